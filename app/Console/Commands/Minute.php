@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Clock;
+use App\Exchange\ICalendar\ExtendMeetings;
+use App\Exchange\ICalendar\TakeEvents;
+use App\Models\CalendarImport;
+use App\Models\User;
+use App\Planning\Heal;
+use Illuminate\Console\Command;
+
+/** What is done each minute for every account. One that fails is reported and keeps nobody else waiting. */
+final class Minute extends Command
+{
+    /** Imports that nobody watches any more are gone on with after so many minutes. */
+    private const ABANDONED = 2;
+
+    protected $signature = 'nekto:minute';
+
+    protected $description = 'Mends plans, expands repeating meetings, goes on with imports; run it each minute';
+
+    public function handle(Heal $heal, ExtendMeetings $extend, TakeEvents $take): int
+    {
+        $now = Clock::now();
+        $failed = 0;
+        foreach (User::query()->lazyById() as $user) {
+            try {
+                $extend($user, $now);
+                $revision = $heal($user, $now);
+                $revision === null || $this->line("Mended the plan of account {$user->id}: ".count($revision->moves).' moves.');
+            } catch (\Throwable $error) {
+                report($error);
+                $failed++;
+            }
+        }
+        foreach (CalendarImport::query()->whereNull('finished_at')->where('updated_at', '<', $now->subMinutes(self::ABANDONED))->with('user')->get() as $import) {
+            $take->step($import, $now);
+        }
+
+        return $failed === 0 ? self::SUCCESS : self::FAILURE;
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Clock;
+use App\Exchange\ICalendar\TakeCalendar;
+use App\Exchange\ICalendar\TakeEvents;
+use App\Exchange\ICalendar\UnreadableCalendar;
+use App\Models\CalendarImport;
+use App\Models\Meeting;
+use App\Models\RevisionCause;
+use App\Models\User;
+use App\Planning\Replan;
+use App\Planning\RowMapper;
+use App\Wording\Said;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+use Nekto\Core\Time\Zone;
+
+/** Meetings and the calendar files they come from. */
+final readonly class MeetingController
+{
+    private const SHOWN_DAYS = 14;
+
+    public function index(#[CurrentUser] User $user): View
+    {
+        $now = Clock::now();
+        $today = RowMapper::today($user, $now);
+        $zone = new Zone($user->zone);
+        $coming = $user->occurrences()->with('meeting')
+            ->where('ends_at', '>', RowMapper::moment($zone->at($today, 0)))
+            ->where('starts_at', '<', RowMapper::moment($zone->at($today->plusDays(self::SHOWN_DAYS), 0)))
+            ->orderBy('starts_at')->orderBy('id')->limit(200)->get();
+
+        return view('screens.meetings', [
+            'user' => $user,
+            'now' => $now,
+            'days' => $coming->groupBy(fn ($one): string => $user->local($one->starts_at)->format('Y-m-d')),
+            'imports' => $user->calendarImports()->latest('id')->limit(5)->get(),
+        ]);
+    }
+
+    public function store(Request $request, #[CurrentUser] User $user, TakeCalendar $take): RedirectResponse
+    {
+        $megabytes = (int) config('nekto.upload_megabytes');
+        $request->validate(['calendar' => ['required', 'file', "max:{$megabytes}000"]], [
+            'calendar.required' => __('meetings.choose_a_file'),
+            'calendar.max' => __('meetings.too_large', ['megabytes' => $megabytes]),
+            'calendar.uploaded' => __('meetings.too_large', ['megabytes' => $megabytes]),
+        ]);
+        try {
+            $import = $take($user, $request->file('calendar'), Clock::now());
+        } catch (UnreadableCalendar $error) {
+            return back()->withErrors(['calendar' => $error->getMessage()]);
+        }
+
+        return redirect("/meetings/imports/{$import->id}");
+    }
+
+    public function show(CalendarImport $import): View
+    {
+        return view('screens.import', ['import' => $import]);
+    }
+
+    /** Takes the next events in; the page presses on until all are. */
+    public function step(CalendarImport $import, TakeEvents $take): RedirectResponse
+    {
+        $take->step($import, Clock::now());
+
+        return redirect("/meetings/imports/{$import->id}");
+    }
+
+    /** Takes a meeting out of planning or back in, and says how long it takes to get there. */
+    public function update(Request $request, Meeting $meeting, #[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse
+    {
+        $columns = $request->validate([
+            'ignored' => ['sometimes', 'boolean'],
+            'lead_minutes' => ['sometimes', 'nullable', 'integer', 'between:0,480'],
+        ], ['lead_minutes.between' => __('meetings.lead'), 'lead_minutes.integer' => __('meetings.lead')]);
+        $meeting->update($columns);
+        $revision = $replan->isUnderway($user) ? $replan($user, Clock::now(), RevisionCause::Changed) : null;
+
+        return back()->with($said->about($revision, __('meetings.saved', ['title' => $meeting->summary])));
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Clock;
+use App\Http\Requests\SettingsRequest;
+use App\Models\RevisionCause;
+use App\Models\User;
+use App\Planning\Replan;
+use App\Wording\Said;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\View\View;
+
+/** The person's own rules: zone, margin, buffers, lunch, looks. */
+final readonly class SettingsController
+{
+    public function edit(#[CurrentUser] User $user): View
+    {
+        return view('screens.settings', [
+            'user' => $user,
+            'sets' => $user->hoursSets()->with('exceptions')->get(),
+            'zones' => \DateTimeZone::listIdentifiers(),
+        ]);
+    }
+
+    public function update(SettingsRequest $request, #[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse
+    {
+        $user->update($request->columns());
+        $revision = $replan->isUnderway($user) ? $replan($user, Clock::now(), RevisionCause::Changed) : null;
+
+        return back()->with($said->about($revision, __('settings.saved')));
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Clock;
+use App\Models\Block;
+use App\Planning\RowMapper;
+use Carbon\CarbonImmutable;
+use Nekto\Core\Time\LocalDay;
+use Nekto\Core\Time\Zone;
+
+/** Where a block is to go: a day and a start by the wall clock, and how long it is to be. */
+final class MoveBlockRequest extends BlockRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            ...parent::rules(),
+            'day' => ['required', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01'],
+            'start' => ['nullable', 'date_format:H:i'],
+            'minutes' => ['nullable', 'integer', 'between:5,720'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'day.date_format' => __('task.unknown_date'),
+            'start.date_format' => __('task.unknown_time'),
+            'minutes.between' => __('shape.block_length'),
+            'minutes.integer' => __('shape.block_length'),
+        ];
+    }
+
+    public function day(): LocalDay
+    {
+        return LocalDay::fromString($this->string('day')->toString());
+    }
+
+    public function start(): CarbonImmutable
+    {
+        [$hour, $minute] = array_map(intval(...), explode(':', $this->string('start')->toString()));
+        $step = (int) config('nekto.step');
+
+        return RowMapper::moment((new Zone($this->user()->zone))->at($this->day(), intdiv(60 * $hour + $minute, $step) * $step));
+    }
+
+    /** @return array{CarbonImmutable, CarbonImmutable} */
+    public function times(Block $block): array
+    {
+        $step = (int) config('nekto.step');
+        $minutes = $this->filled('minutes') ? max($step, intdiv($this->integer('minutes'), $step) * $step) : RowMapper::time($block)->length();
+        $begun = $block->starts_at <= Clock::now() && $this->string('start')->toString() === $this->user()->local($block->starts_at)->format('H:i');
+        $start = $begun || ! $this->filled('start') ? $block->starts_at : $this->start();
+
+        return [$start, $start->addMinutes($minutes)];
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Nekto\Core\Hours\Stretch;
+
+final class SettingsRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'zone' => ['required', 'timezone:all'],
+            'margin_percent' => ['required', 'integer', 'between:0,80'],
+            'buffer_before' => ['required', 'integer', 'between:0,240'],
+            'buffer_after' => ['required', 'integer', 'between:0,240'],
+            'deep_limit' => ['required', 'integer', 'between:0,1440'],
+            'lunch_from' => ['nullable', 'required_with:lunch_to', 'date_format:H:i'],
+            'lunch_to' => ['nullable', 'required_with:lunch_from', 'date_format:H:i', 'after:lunch_from'],
+            'addresses' => ['nullable', 'string', 'max:500'],
+            'theme' => ['required', Rule::in(['auto', 'light', 'dark'])],
+            'single_keys' => ['required', 'boolean'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'zone.timezone' => __('settings.unknown_zone'),
+            'lunch_to.after' => __('settings.lunch_order'),
+            'lunch_from.required_with' => __('settings.lunch_both'),
+            'lunch_to.required_with' => __('settings.lunch_both'),
+            'between' => __('settings.between'),
+            'integer' => __('settings.whole_number'),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function columns(): array
+    {
+        $minutes = fn (string $key): ?int => $this->filled($key) ? Stretch::minutes($this->string($key)->toString()) : null;
+
+        return [
+            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'theme', 'single_keys']),
+            'addresses' => $this->string('addresses')->toString(),
+            'lunch_from' => $minutes('lunch_from'),
+            'lunch_to' => $minutes('lunch_to'),
+        ];
+    }
+}

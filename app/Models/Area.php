@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A part of the person's work, with a colour and a set of hours.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property int $hours_set_id
+ * @property string $name
+ * @property string $hue
+ */
+final class Area extends Model
+{
+    /** The eight muted hues, in the order in which areas get them. */
+    public const HUES = ['river', 'ochre', 'plum', 'steel', 'clay', 'olive', 'heather', 'slate'];
+
+    protected $fillable = ['name', 'hue', 'hours_set_id', 'position'];
+
+    /** @return BelongsTo<HoursSet, $this> */
+    public function hoursSet(): BelongsTo
+    {
+        return $this->belongsTo(HoursSet::class);
+    }
+}

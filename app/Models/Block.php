@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * Planned time for a task.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property int $task_id
+ * @property CarbonImmutable $starts_at UTC
+ * @property CarbonImmutable $ends_at UTC
+ * @property bool $anchored
+ * @property bool $kept an undo put it back: healing leaves it alone
+ * @property BlockState $state
+ * @property list<array<string, int|string>>|null $reasons code and facts, as the core gave them
+ * @property-read Task $task
+ */
+final class Block extends Model
+{
+    public $timestamps = false;
+
+    protected $fillable = ['task_id', 'starts_at', 'ends_at', 'anchored', 'kept', 'state', 'reasons'];
+
+    protected $attributes = ['anchored' => false, 'kept' => false, 'state' => 'planned', 'reasons' => null];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Task, $this> */
+    public function task(): BelongsTo
+    {
+        return $this->belongsTo(Task::class)->withTrashed();
+    }
+
+    /** What a form sends along, so that a change made elsewhere meanwhile is noticed. */
+    public function mark(): string
+    {
+        return substr(sha1(implode('|', [
+            $this->starts_at->getTimestamp(), $this->ends_at->getTimestamp(), (int) $this->anchored, $this->state->value,
+        ])), 0, 12);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'starts_at' => 'immutable_datetime',
+            'ends_at' => 'immutable_datetime',
+            'anchored' => 'boolean',
+            'kept' => 'boolean',
+            'state' => BlockState::class,
+            'reasons' => 'array',
+        ];
+    }
+}

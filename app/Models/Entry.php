@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Time that was really spent.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property int|null $task_id null: a meeting
+ * @property int|null $block_id
+ * @property CarbonImmutable $starts_at UTC
+ * @property CarbonImmutable|null $ends_at UTC; null while it goes on
+ */
+final class Entry extends Model
+{
+    public $timestamps = false;
+
+    protected $fillable = ['task_id', 'block_id', 'starts_at', 'ends_at'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['starts_at' => 'immutable_datetime', 'ends_at' => 'immutable_datetime'];
+    }
+}

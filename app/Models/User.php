@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * A person with an account.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $email
+ * @property string $zone IANA time zone
+ * @property int $margin_percent
+ * @property int $buffer_before minutes
+ * @property int $buffer_after minutes
+ * @property int|null $lunch_from minutes since local midnight
+ * @property int|null $lunch_to minutes since local midnight
+ * @property int $deep_limit minutes a day
+ * @property string $addresses separated by commas
+ * @property string $theme auto, light or dark
+ * @property bool $single_keys
+ */
+final class User extends Authenticatable
+{
+    protected $fillable = [
+        'name', 'email', 'password', 'zone', 'margin_percent', 'buffer_before', 'buffer_after', 'lunch_from', 'lunch_to',
+        'deep_limit', 'addresses', 'theme', 'single_keys',
+    ];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    /** A new account's settings, until they are stored and read back. */
+    protected $attributes = [
+        'zone' => 'UTC', 'margin_percent' => 20, 'buffer_before' => 0, 'buffer_after' => 0, 'lunch_from' => null,
+        'lunch_to' => null, 'deep_limit' => 240, 'addresses' => '', 'theme' => 'auto', 'single_keys' => true,
+    ];
+
+    /** @return HasMany<HoursSet, $this> */
+    public function hoursSets(): HasMany
+    {
+        return $this->hasMany(HoursSet::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Area, $this> */
+    public function areas(): HasMany
+    {
+        return $this->hasMany(Area::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Task, $this> */
+    public function tasks(): HasMany
+    {
+        return $this->hasMany(Task::class);
+    }
+
+    /** @return HasMany<Block, $this> */
+    public function blocks(): HasMany
+    {
+        return $this->hasMany(Block::class);
+    }
+
+    /** @return HasMany<Entry, $this> */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(Entry::class);
+    }
+
+    /** @return HasMany<Meeting, $this> */
+    public function meetings(): HasMany
+    {
+        return $this->hasMany(Meeting::class);
+    }
+
+    /** @return HasMany<Occurrence, $this> */
+    public function occurrences(): HasMany
+    {
+        return $this->hasMany(Occurrence::class);
+    }
+
+    /** @return HasMany<CalendarImport, $this> */
+    public function calendarImports(): HasMany
+    {
+        return $this->hasMany(CalendarImport::class);
+    }
+
+    /** @return HasMany<PlanRevision, $this> */
+    public function planRevisions(): HasMany
+    {
+        return $this->hasMany(PlanRevision::class);
+    }
+
+    /** @return list<string> every address under which a calendar may know the person, in lower case */
+    public function calendarAddresses(): array
+    {
+        $all = array_map(trim(...), explode(',', strtolower("{$this->email},{$this->addresses}")));
+
+        return array_values(array_filter($all, static fn (string $address): bool => $address !== ''));
+    }
+
+    /** The moment as the person's clock shows it. */
+    public function local(CarbonImmutable $moment): CarbonImmutable
+    {
+        return $moment->setTimezone($this->zone);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['password' => 'hashed', 'single_keys' => 'boolean'];
+    }
+}

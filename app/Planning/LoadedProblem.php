@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Block;
+use App\Models\Task;
+use Illuminate\Support\Collection;
+use Nekto\Core\Planning\PlanningProblem;
+
+/** A planning problem with the rows it was made from. */
+final readonly class LoadedProblem
+{
+    /**
+     * @param  Collection<int, Task>  $tasks  by id
+     * @param  Collection<int, Block>  $movable  the blocks that the new plan replaces
+     */
+    public function __construct(
+        public PlanningProblem $problem,
+        public WorkTime $time,
+        public Collection $tasks,
+        public Collection $movable,
+    ) {}
+}

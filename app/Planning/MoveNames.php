@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Occurrence;
+use Nekto\Core\Planning\Move;
+use Nekto\Core\Time\Interval;
+
+/** Gives moves the names that a change note says, as they were when the change was made. */
+final readonly class MoveNames
+{
+    /**
+     * @param  list<Move>  $moves
+     * @return list<array<string, mixed>> task, title, from, to (minutes or null), cause, by (name or null), by_from, by_to
+     */
+    public function of(array $moves, LoadedProblem $loaded): array
+    {
+        return array_map(fn (Move $move): array => [
+            'task' => (int) $move->task,
+            'title' => (string) $loaded->tasks[(int) $move->task]?->title,
+            'from' => $move->from === null ? null : [$move->from->start, $move->from->end],
+            'to' => $move->to === null ? null : [$move->to->start, $move->to->end],
+            'cause' => $move->cause->value,
+            ...$this->taker($move, $loaded),
+        ], $moves);
+    }
+
+    /** @return array<string, mixed> */
+    private function taker(Move $move, LoadedProblem $loaded): array
+    {
+        if (isset($move->facts['task'])) {
+            return ['by' => $loaded->tasks[(int) $move->facts['task']]?->title];
+        }
+        if (! isset($move->facts['start'], $move->facts['end'])) {
+            return [];
+        }
+        $place = new Interval((int) $move->facts['start'], (int) $move->facts['end']);
+        $meeting = $loaded->time->occurrences->first(static fn (Occurrence $occurrence): bool => RowMapper::blocks($occurrence)
+            && RowMapper::withBuffers($occurrence, $loaded->time->user)->overlaps($place));
+
+        return $meeting === null ? [] : [
+            'by' => $meeting->summary,
+            'by_from' => RowMapper::minute($meeting->starts_at),
+            'by_to' => RowMapper::minute($meeting->ends_at),
+        ];
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Block;
+use App\Models\BlockState;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Nekto\Core\Planning\Plan;
+use Nekto\Core\Planning\Reason;
+
+/** Stores a plan. Rows of blocks that stay where they are stay the same rows. */
+final readonly class PlanStore
+{
+    public function replace(User $user, LoadedProblem $loaded, Plan $plan, CarbonImmutable $now): void
+    {
+        $old = [];
+        foreach ($loaded->movable as $block) {
+            $old[self::key($block->task_id, RowMapper::minute($block->starts_at), RowMapper::minute($block->ends_at))] = $block;
+        }
+        $new = [];
+        foreach ($plan->blocks as $i => $block) {
+            if ($block->anchored) {
+                continue;
+            }
+            $key = self::key((int) $block->task, $block->time->start, $block->time->end);
+            if (isset($old[$key])) {
+                unset($old[$key]);
+
+                continue;
+            }
+            $new[] = [
+                'user_id' => $user->id,
+                'task_id' => (int) $block->task,
+                'starts_at' => RowMapper::moment($block->time->start)->toDateTimeString(),
+                'ends_at' => RowMapper::moment($block->time->end)->toDateTimeString(),
+                'reasons' => json_encode(self::reasons($plan->reasons[$i] ?? []), JSON_THROW_ON_ERROR),
+            ];
+        }
+        [$past, $future] = collect($old)->partition(static fn (Block $block): bool => $block->ends_at <= $now);
+        $user->blocks()->whereKey($past->pluck('id')->all())->update(['state' => BlockState::Passed, 'kept' => false]);
+        foreach (array_chunk($future->pluck('id')->all(), 500) as $ids) {
+            $user->blocks()->whereKey($ids)->delete();
+        }
+        foreach (array_chunk($new, 100) as $rows) {
+            Block::query()->insert($rows);
+        }
+    }
+
+    /** Takes away the planned blocks of tasks that have no work to plan any more. */
+    public function dropWithoutWork(User $user): void
+    {
+        $user->blocks()->where('state', BlockState::Planned)
+            ->whereNotIn('task_id', $user->tasks()->plannable()->select('id'))->delete();
+    }
+
+    private static function key(int $task, int $start, int $end): string
+    {
+        return "{$task}/{$start}/{$end}";
+    }
+
+    /**
+     * @param  list<Reason>  $reasons
+     * @return list<array<string, int|string>>
+     */
+    private static function reasons(array $reasons): array
+    {
+        return array_map(static fn (Reason $reason): array => ['code' => $reason->code->value, ...$reason->facts], $reasons);
+    }
+}

@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Block;
+use App\Models\BlockState;
+use App\Models\Task;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Nekto\Core\Planning\Block as CoreBlock;
+use Nekto\Core\Planning\DayLimit;
+use Nekto\Core\Planning\PlanningProblem;
+use Nekto\Core\Task\DueDate;
+use Nekto\Core\Task\Importance;
+use Nekto\Core\Task\Task as CoreTask;
+use Nekto\Core\Time\Interval;
+use Nekto\Core\Time\IntervalSet;
+
+/** Reads a person's open work as a planning problem, in seven queries. */
+final readonly class ProblemLoader
+{
+    public function __construct(private WorkTimeLoader $times) {}
+
+    /**
+     * @param  bool  $afresh  true: no regard to the last plan; false: calm
+     */
+    public function load(User $user, CarbonImmutable $now, bool $afresh): LoadedProblem
+    {
+        $today = RowMapper::today($user, $now);
+        $time = $this->times->load($user, $today, (int) config('nekto.horizon_days'));
+        $tasks = $user->tasks()->plannable()->with('area')->orderBy('id')->get()->keyBy('id');
+        $blocks = $user->blocks()->where('state', BlockState::Planned)->orderBy('starts_at')->get()
+            ->filter(static fn (Block $block): bool => $tasks->has($block->task_id))->values();
+        [$fixed, $movable] = $blocks->partition(static fn (Block $block): bool => self::isFixed($block, $now));
+        $waiting = $afresh ? collect() : $movable->filter(static fn (Block $block): bool => $block->kept && $block->ends_at <= $now);
+        $movable = $movable->diff($waiting)->values();
+        $anchored = self::coreBlocks($fixed, true);
+        $step = (int) config('nekto.step');
+        $left = $this->minutesToPlace($tasks, $waiting, $step);
+
+        return new LoadedProblem(new PlanningProblem(
+            zone: $time->zone,
+            now: RowMapper::minute($now),
+            end: $time->span()->end,
+            step: $step,
+            hours: self::byName($time->hours),
+            busy: $time->busy,
+            tasks: $tasks->filter(static fn (Task $task): bool => $left[$task->id] > 0)
+                ->map(static fn (Task $task): CoreTask => self::task($task, $left[$task->id], $time))->values()->all(),
+            anchored: array_values(array_filter($anchored, static fn (CoreBlock $block): bool => $left[(int) $block->task] > 0)),
+            previous: $afresh ? [] : self::coreBlocks($movable, false),
+            deepLimit: new DayLimit($user->deep_limit),
+            hoursLimits: $this->loadLines($user, $time, $fixed, $tasks, $now),
+        ), $time, $tasks, $movable);
+    }
+
+    /** Anchored, begun, or put back by an undo: planning goes around it. */
+    private static function isFixed(Block $block, CarbonImmutable $now): bool
+    {
+        return $block->ends_at > $now && ($block->anchored || $block->kept || $block->starts_at <= $now);
+    }
+
+    /**
+     * @param  Collection<int, Task>  $tasks
+     * @param  Collection<int, Block>  $waiting  past blocks that the person wants left where they are
+     * @return array<int, int> minutes by task id, up to the next step
+     */
+    private function minutesToPlace(Collection $tasks, Collection $waiting, int $step): array
+    {
+        $left = [];
+        foreach ($tasks as $task) {
+            $left[$task->id] = (int) $task->minutes_left;
+        }
+        foreach ($waiting as $block) {
+            $left[$block->task_id] -= RowMapper::time($block)->length();
+        }
+
+        return array_map(static fn (int $minutes): int => max(0, intdiv($minutes + $step - 1, $step) * $step), $left);
+    }
+
+    private static function task(Task $task, int $minutes, WorkTime $time): CoreTask
+    {
+        $due = $time->due($task, $task->area);
+
+        return new CoreTask(
+            id: (string) $task->id,
+            minutes: $minutes,
+            importance: $task->importance ?? Importance::Low,
+            hours: (string) $task->area->hours_set_id,
+            due: $due === null ? null : new DueDate($due, $task->due_hard),
+            notBefore: $task->not_before === null ? null : RowMapper::minute($task->not_before),
+            minChunk: $task->min_chunk,
+            maxChunk: $task->max_chunk,
+            demand: $task->demand,
+        );
+    }
+
+    /**
+     * The load line of each day, less what of it was already worked today or is fixed without being anchored.
+     *
+     * @param  Collection<int, Block>  $fixed
+     * @param  Collection<int, Task>  $tasks
+     * @return array<string, DayLimit>
+     */
+    private function loadLines(User $user, WorkTime $time, Collection $fixed, Collection $tasks, CarbonImmutable $now): array
+    {
+        [$anchored, $begun] = $fixed->partition(static fn (Block $block): bool => $block->anchored);
+        $spent = $this->workedToday($user, $time, $now);
+        foreach ($begun as $block) {
+            $day = $time->zone->dayOf(RowMapper::minute($block->starts_at))->number;
+            $set = $tasks[$block->task_id]->area->hours_set_id;
+            $spent[$set][$day] = ($spent[$set][$day] ?? 0) + RowMapper::time($block)->length();
+        }
+        $taken = IntervalSet::covering(...$anchored->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all());
+        $lines = [];
+        foreach ($time->sets as $set) {
+            $byDay = [];
+            for ($i = 0; $i < $time->days; $i++) {
+                $day = $time->first->plusDays($i);
+                $byDay[$day->number] = max(0, $time->load($set->id, $day, $taken)->loadLine - ($spent[$set->id][$day->number] ?? 0));
+            }
+            $lines[(string) $set->id] = new DayLimit(null, $byDay);
+        }
+
+        return $lines;
+    }
+
+    /** @return array<int, array<int, int>> minutes by set of hours and day */
+    private function workedToday(User $user, WorkTime $time, CarbonImmutable $now): array
+    {
+        $today = $time->zone->day($time->first);
+        $spent = [];
+        $blocks = $user->blocks()->whereIn('state', [BlockState::Done, BlockState::Part])->where('anchored', false)
+            ->where('starts_at', '>=', RowMapper::moment($today->start))->where('starts_at', '<=', $now)
+            ->with('task:id,area_id,deleted_at', 'task.area:id,hours_set_id')->get();
+        foreach ($blocks as $block) {
+            $set = $block->task->area->hours_set_id;
+            $spent[$set][$time->first->number] = ($spent[$set][$time->first->number] ?? 0) + RowMapper::time($block)->length();
+        }
+
+        return $spent;
+    }
+
+    /**
+     * @param  Collection<int, Block>  $blocks
+     * @return list<CoreBlock>
+     */
+    private static function coreBlocks(Collection $blocks, bool $anchored): array
+    {
+        return $blocks->map(static fn (Block $block): CoreBlock => new CoreBlock((string) $block->task_id, RowMapper::time($block), $anchored))
+            ->values()->all();
+    }
+
+    /**
+     * @param  array<int, IntervalSet>  $hours
+     * @return array<string, IntervalSet>
+     */
+    private static function byName(array $hours): array
+    {
+        $named = [];
+        foreach ($hours as $id => $set) {
+            $named[(string) $id] = $set;
+        }
+
+        return $named;
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\BlockState;
+use App\Models\PlanRevision;
+use App\Models\RevisionCause;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Nekto\Core\Planning\PlanDifference;
+use Nekto\Core\Planning\Planner;
+
+/**
+ * Plans a person's open work again and stores the result with its change note. If anything fails, the former plan
+ * stays. Every change of the plan comes through here; there is no second way to a plan.
+ */
+final readonly class Replan
+{
+    public function __construct(
+        private ProblemLoader $problems,
+        private Planner $planner,
+        private PlanStore $plans,
+        private PlanJournal $journal,
+        private MoveNames $names,
+    ) {}
+
+    /**
+     * @param  bool  $afresh  lay everything out anew instead of moving only what must
+     * @param  \Closure(): void|null  $first  changes of rows that belong to the same revision
+     */
+    public function __invoke(User $user, CarbonImmutable $now, RevisionCause $cause, bool $afresh = false, ?\Closure $first = null): ?PlanRevision
+    {
+        return $this->journal->record($user, $cause, $now, function () use ($user, $now, $afresh, $first): array {
+            $first === null || $first();
+            $this->plans->dropWithoutWork($user);
+            $calm = $this->problems->load($user, $now, false);
+            $loaded = $afresh ? $this->problems->load($user, $now, true) : $calm;
+            $plan = $this->planner->plan($loaded->problem);
+            $passed = $loaded->movable->filter(static fn ($block): bool => $block->ends_at <= $now)->pluck('task_id')->unique();
+            $this->plans->replace($user, $loaded, $plan, $now);
+            $user->tasks()->whereKey($passed->all())->increment('carried');
+
+            return $this->names->of((new PlanDifference($calm->problem, $plan))->moves(), $loaded);
+        });
+    }
+
+    /** True once a person's work has been laid out: from then on the plan looks after itself. */
+    public function isUnderway(User $user): bool
+    {
+        return $user->blocks()->where('state', BlockState::Planned)->exists();
+    }
+}

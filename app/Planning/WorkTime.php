@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Area;
+use App\Models\HoursSet;
+use App\Models\Occurrence;
+use App\Models\Task;
+use App\Models\User;
+use Illuminate\Support\Collection;
+use Nekto\Core\Day\DayLoad;
+use Nekto\Core\Hours\WeeklyHours;
+use Nekto\Core\Time\Interval;
+use Nekto\Core\Time\IntervalSet;
+use Nekto\Core\Time\LocalDay;
+use Nekto\Core\Time\Zone;
+
+/** A person's time over some days, as core values: hours, lunch and meetings. */
+final readonly class WorkTime
+{
+    public Zone $zone;
+
+    public IntervalSet $lunch;
+
+    /** Meetings that block, each with the time kept free around it. */
+    public IntervalSet $busy;
+
+    /** @var array<int, IntervalSet> hours by the set's id, lunch left out */
+    public array $hours;
+
+    /** @var array<int, WeeklyHours> by the set's id */
+    private array $weekly;
+
+    /**
+     * @param  Collection<int, HoursSet>  $sets  with their exceptions
+     * @param  Collection<int, Occurrence>  $occurrences  with their meetings, by start
+     */
+    public function __construct(
+        public User $user,
+        public LocalDay $first,
+        public int $days,
+        public Collection $sets,
+        public Collection $occurrences,
+    ) {
+        $this->zone = new Zone($user->zone);
+        $this->lunch = RowMapper::lunch($user)->during($this->zone, $first, $days);
+        $weekly = $hours = [];
+        foreach ($sets as $set) {
+            $weekly[$set->id] = RowMapper::hours($set);
+            $hours[$set->id] = $weekly[$set->id]->during($this->zone, $first, $days)->without($this->lunch);
+        }
+        $this->weekly = $weekly;
+        $this->hours = $hours;
+        $busy = [];
+        foreach ($occurrences as $occurrence) {
+            if (RowMapper::blocks($occurrence)) {
+                $busy[] = RowMapper::withBuffers($occurrence, $user);
+            }
+        }
+        $this->busy = IntervalSet::covering(...$busy);
+    }
+
+    public function span(): Interval
+    {
+        return new Interval($this->zone->at($this->first, 0), $this->zone->at($this->first->plusDays($this->days), 0));
+    }
+
+    /** Open time of a set of hours: without lunch and busy meetings; anchored blocks are still in it. */
+    public function open(int $set): IntervalSet
+    {
+        return $this->hours[$set]->without($this->busy);
+    }
+
+    /** Hours of that day with lunch still in them. */
+    public function hoursOn(int $set, LocalDay $day): IntervalSet
+    {
+        return $this->weekly[$set]->during($this->zone, $day, 1);
+    }
+
+    /** What the day can carry in that set of hours. */
+    public function load(int $set, LocalDay $day, IntervalSet $anchored): DayLoad
+    {
+        $span = $this->zone->day($day);
+
+        return DayLoad::of(
+            $this->hoursOn($set, $day),
+            $this->lunch->between($span->start, $span->end),
+            $this->busy->between($span->start, $span->end),
+            $anchored->between($span->start, $span->end),
+            $this->user->margin_percent,
+        );
+    }
+
+    /** The moment a task is due: its time, or the end of that day's hours (of the day itself, if those are closed). */
+    public function due(Task $task, Area $area): ?int
+    {
+        if ($task->due_at !== null) {
+            return RowMapper::minute($task->due_at);
+        }
+        if ($task->due_on === null) {
+            return null;
+        }
+        $day = LocalDay::fromString($task->due_on);
+        $stretches = $this->weekly[$area->hours_set_id]->on($day);
+
+        return $this->zone->at($day, $stretches === [] ? 1440 : max(array_map(static fn ($stretch): int => $stretch->to, $stretches)));
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\User;
+use Nekto\Core\Time\LocalDay;
+use Nekto\Core\Time\Zone;
+
+/** Reads a person's hours and meetings over some days, in four queries. */
+final readonly class WorkTimeLoader
+{
+    public function load(User $user, LocalDay $first, int $days): WorkTime
+    {
+        $zone = new Zone($user->zone);
+        $from = RowMapper::moment($zone->at($first, 0))->subHours(12); // for buffers that reach in
+        $until = RowMapper::moment($zone->at($first->plusDays($days), 0))->addHours(12);
+
+        return new WorkTime(
+            $user,
+            $first,
+            $days,
+            $user->hoursSets()->with('exceptions')->get(),
+            $user->occurrences()->with('meeting:id,lead_minutes,ignored')
+                ->where('starts_at', '<', $until)->where('ends_at', '>', $from)->orderBy('starts_at')->orderBy('id')->get(),
+        );
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Clock;
+use App\Models\User;
+use App\Screens\Frame;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\View;
+use Illuminate\Support\ServiceProvider;
+use Illuminate\Validation\Rules\Password;
+use Symfony\Component\HttpFoundation\Response;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function boot(): void
+    {
+        Clock::set((string) config('nekto.now'));
+        Model::shouldBeStrict(! $this->app->isProduction());
+        Password::defaults(fn (): Password => Password::min(10));
+        $failed = static fn (Response $response): bool => Auth::guest(); // who gets in was no guesser
+        RateLimiter::for('sign-in', fn (Request $request): array => [
+            Limit::perMinute(5)->by(strtolower((string) $request->input('email')).'|'.$request->ip())->after($failed),
+            Limit::perMinute(30)->by((string) $request->ip())->after($failed),
+        ]);
+        RateLimiter::for('sign-up', fn (Request $request): Limit => Limit::perHour(20)->by((string) $request->ip()));
+        RateLimiter::for('upload', fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->user()?->getAuthIdentifier()));
+        View::composer('screens.*', Frame::class);
+        $this->bindOwnRows();
+    }
+
+    /** Rows in addresses are looked up among the person's own: those of others do not exist. */
+    private function bindOwnRows(): void
+    {
+        $own = [
+            'task' => static fn (User $user) => $user->tasks(),
+            'block' => static fn (User $user) => $user->blocks(),
+            'meeting' => static fn (User $user) => $user->meetings(),
+            'import' => static fn (User $user) => $user->calendarImports(),
+            'set' => static fn (User $user) => $user->hoursSets(),
+        ];
+        foreach ($own as $name => $rows) {
+            Route::bind($name, static function (string $id) use ($rows): Model {
+                $user = Auth::user();
+
+                return $user instanceof User && ctype_digit($id) ? $rows($user)->findOrFail($id) : abort(404);
+            });
+        }
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Models\Block;
+use App\Models\User;
+use App\Planning\RowMapper;
+use App\Planning\WorkTime;
+use App\Wording\Times;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Nekto\Core\Time\LocalDay;
+
+/** The tasks that could be done on a day and have no block on it, by why they are there and by pull. */
+final readonly class Bank
+{
+    /** Rows that fit beside the sheet. */
+    private const ROWS = 14;
+
+    private const SOON_DAYS = 2;
+
+    private const MOST_SOON = 6;
+
+    private const MOST_CARRIED = 4;
+
+    /** @param  list<array{name: string, rows: list<array<string, mixed>>, minutes: int}>  $groups */
+    private function __construct(public array $groups, public int $count, public int $hidden, public int $unestimated) {}
+
+    /**
+     * @param  Collection<int, Candidate>  $candidates
+     * @param  Collection<int, Block>  $blocks  of the day
+     * @param  Collection<int, Block>  $planned  all planned ones
+     */
+    public static function of(User $user, Collection $candidates, Collection $blocks, Collection $planned, LocalDay $day, WorkTime $time, CarbonImmutable $now, bool $whole): self
+    {
+        $onDay = $blocks->pluck('task_id')->flip();
+        $next = $planned->where('ends_at', '>', $now)->keyBy('task_id')->all();
+        foreach ($planned->where('ends_at', '>', $now)->reverse() as $block) {
+            $next[$block->task_id] = $block; // the earliest wins
+        }
+        $free = $candidates->reject(static fn (Candidate $one): bool => $onDay->has($one->task->id))
+            ->sortBy([static fn (Candidate $a, Candidate $b): int => [$b->pull->total(), $a->task->id] <=> [$a->pull->total(), $b->task->id]]);
+        $soonEnd = $time->zone->day($day->plusDays(self::SOON_DAYS))->end;
+        $soon = $free->filter(static fn (Candidate $one): bool => $one->due !== null && $one->due <= $soonEnd)->sortBy('due');
+        $soon = $whole ? $soon : $soon->take(self::MOST_SOON);
+        $rest = $free->diffKeys($soon);
+        $carried = $rest->filter(static fn (Candidate $one): bool => $one->task->carried > 0);
+        $carried = $whole ? $carried : $carried->take(self::MOST_CARRIED);
+        $best = $rest->diffKeys($carried);
+        $best = $whole ? $best : $best->take(max(3, self::ROWS - $soon->count() - $carried->count()));
+        $groups = [];
+        foreach (['due_soon' => $soon, 'carried' => $carried, 'best_pull' => $best] as $name => $some) {
+            if ($some->isNotEmpty()) {
+                $groups[] = [
+                    'name' => __("shape.bank.{$name}"),
+                    'rows' => $some->map(static fn (Candidate $one): array => self::row($user, $one, $next[$one->task->id] ?? null, $now))->values()->all(),
+                    'minutes' => $some->sum(static fn (Candidate $one): int => (int) $one->task->minutes_left),
+                ];
+            }
+        }
+
+        return new self(
+            $groups,
+            $free->count(),
+            $free->count() - $soon->count() - $carried->count() - $best->count(),
+            $candidates->filter(static fn (Candidate $one): bool => $one->task->estimate === null)->count(),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(User $user, Candidate $one, ?Block $next, CarbonImmutable $now): array
+    {
+        return [
+            'id' => $one->task->id,
+            'title' => $one->task->title,
+            'hue' => $one->task->area->hue,
+            'area' => $one->task->area->name,
+            'importance' => $one->task->importance->value ?? 0,
+            'carried' => $one->task->carried,
+            'left' => $one->task->minutes_left,
+            'due' => $one->due === null ? '' : Times::day($user, $one->task->due_on === null ? $one->due : $one->due - 1, $now),
+            'late' => $one->due !== null && $one->due < RowMapper::minute($now),
+            'room' => $one->demand?->room(),
+            'pressure' => $one->pressure(),
+            'pull' => $one->pull->total(),
+            'next' => $next === null ? '' : Times::when($user, $next->starts_at, $now),
+        ];
+    }
+}

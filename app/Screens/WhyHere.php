@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Models\Block;
+use App\Models\Task;
+use App\Models\User;
+use App\Planning\RowMapper;
+use App\Wording\Times;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Nekto\Core\Time\LocalDay;
+
+/** A block's reasons in words. */
+final readonly class WhyHere
+{
+    public function __construct(private User $user, private CarbonImmutable $now) {}
+
+    /** @param  Collection<int, Task>  $tasks  open ones by id, for the names of what came first */
+    public function of(Block $block, ?Candidate $candidate, Collection $tasks): string
+    {
+        $sentences = $block->anchored ? [__('plan.reason.anchored')] : $this->reasons($block->reasons ?? [], $tasks);
+        if ($candidate !== null && $candidate->due !== null) {
+            $room = $candidate->demand?->room() ?? 0;
+            array_unshift($sentences, __($room < 0 ? 'shape.why.short' : 'shape.why.due', [
+                'pull' => $candidate->pull->total(),
+                'time' => Times::duration(abs($room)),
+                'day' => Times::day($this->user, $candidate->due - 1, $this->now),
+            ]));
+        } elseif ($candidate !== null) {
+            array_unshift($sentences, __('shape.why.pull', ['pull' => $candidate->pull->total()]));
+        }
+
+        return implode(' ', $sentences);
+    }
+
+    /**
+     * @param  list<array<string, int|string>>  $reasons
+     * @param  Collection<int, Task>  $tasks
+     * @return list<string>
+     */
+    private function reasons(array $reasons, Collection $tasks): array
+    {
+        $behind = array_values(array_filter(array_map(
+            static fn (array $reason): ?string => $reason['code'] === 'behind_task' ? ($tasks[(int) $reason['task']] ?? null)?->shortTitle() : null,
+            $reasons,
+        )));
+        $sentences = [];
+        foreach ($reasons as $reason) {
+            if ($reason['code'] === 'behind_task') {
+                continue;
+            }
+            $after = isset($reason['task']) ? ($tasks[(int) $reason['task']] ?? null)?->shortTitle() : null;
+            $sentences[] = __("plan.reason.{$reason['code']}", [
+                'at' => isset($reason['at']) ? Times::when($this->user, (int) $reason['at'], $this->now) : '',
+                'end' => isset($reason['end']) ? Times::when($this->user, (int) $reason['end'], $this->now) : '',
+                'task' => $after ?? '',
+                'day' => isset($reason['day']) ? (string) CarbonImmutable::parse((new LocalDay((int) $reason['day']))->asString())->format('D j') : '',
+            ]);
+        }
+        if ($behind !== []) {
+            $sentences[] = __('plan.reason.behind_task', ['tasks' => implode(', ', $behind)]);
+        }
+
+        return $sentences;
+    }
+}

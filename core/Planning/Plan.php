@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nekto\Core\Planning;
+
+/** What planning found. */
+final readonly class Plan
+{
+    /**
+     * @param  list<Block>  $blocks  by start; no two overlap
+     * @param  list<Unplaced>  $unplaced  at most one a task; empty if everything fits
+     * @param  list<list<Reason>>  $reasons  for each block, in the same order; the first says why then
+     */
+    public function __construct(public array $blocks, public array $unplaced = [], public array $reasons = []) {}
+
+    /** @return list<Block> by start */
+    public function blocksOf(string $task): array
+    {
+        return array_values(array_filter($this->blocks, static fn (Block $block): bool => $block->task === $task));
+    }
+}

@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nekto\Core\Planning;
+
+use Nekto\Core\Task\Task;
+use Nekto\Core\Time\Interval;
+
+/**
+ * Plans again from a previous plan, calmly: every block that still may lie where it lay is kept, the rest is placed
+ * around them. Where work would then be late, tasks that lie before it give up their places, one at a time, as long as
+ * each costs less than it saves.
+ */
+final readonly class Repair
+{
+    /** A moved minute weighs as much as so many twentieths of a minute of the objective: calm has a price. */
+    private const MOVED = 400;
+
+    /** @var array<string, list<Interval>> future blocks of the last plan, by task */
+    private array $before;
+
+    public function __construct(private PlanningProblem $problem, private FreeTime $free, private int $effort)
+    {
+        $before = [];
+        foreach ($problem->previous as $block) {
+            if ($block->time->start >= $problem->first) {
+                $before[$block->task][] = $block->time;
+            }
+        }
+        $this->before = $before;
+    }
+
+    /** @param  list<Task>  $order  by urgency, predecessors first */
+    public function draft(array $order): Draft
+    {
+        $loose = [];
+        $best = $this->lay($order, $loose);
+        $left = $this->effort;
+        do {
+            $improved = false;
+            foreach ($this->worthLoosening($order, $best[0], $loose) as $id) {
+                if ($left-- <= 0) {
+                    break;
+                }
+                $candidate = $this->lay($order, $loose + [$id => true]);
+                if ($candidate[1] < $best[1]) {
+                    [$best, $loose, $improved] = [$candidate, $loose + [$id => true], true];
+                }
+            }
+        } while ($improved && $left > 0);
+
+        return $best[0];
+    }
+
+    /**
+     * @param  list<Task>  $order
+     * @param  array<string, true>  $loose  tasks that give up their places
+     * @return array{Draft, int} and its cost with what has moved
+     */
+    private function lay(array $order, array $loose): array
+    {
+        do {
+            $draft = new Draft($this->problem, $this->free);
+            $moved = 0;
+            foreach ($order as $task) {
+                $moved -= isset($loose[$task->id]) ? 0 : $this->keep($task, $draft);
+                foreach ($this->before[$task->id] ?? [] as $time) {
+                    $moved += $time->length();
+                }
+            }
+            $tooEarly = null;
+            foreach ($order as $task) {
+                $from = $draft->earliest($task);
+                $starts = array_map(static fn (Interval $time): int => $time->start, $this->before[$task->id] ?? []);
+                if (! isset($loose[$task->id]) && $starts !== [] && ($from === null || min($starts) < $from)) {
+                    $tooEarly = $task->id; // it would begin before what it comes after: it must move as well
+                    break;
+                }
+                $draft->place($task);
+            }
+            $loose += $tooEarly === null ? [] : [$tooEarly => true];
+        } while ($tooEarly !== null);
+
+        return [$draft, $draft->cost() + self::MOVED * $moved];
+    }
+
+    /**
+     * Reserves the blocks of the last plan that a task may keep: those still free, long enough, and no more than it
+     * needs, with a rest that can be laid in blocks of its own. Returns their minutes.
+     */
+    private function keep(Task $task, Draft $draft): int
+    {
+        $anchored = 0;
+        foreach ($this->problem->anchored as $block) {
+            $anchored += $block->task === $task->id ? $block->time->length() : 0;
+        }
+        $left = $own = $task->minutes - $anchored;
+        $kept = [];
+        foreach ($own > 0 ? $this->before[$task->id] ?? [] : [] as $time) {
+            $chunks = new Chunks($task, $own, $this->problem->step);
+            $rest = $left - $time->length();
+            $fits = $time->length() >= $chunks->least && $time->length() <= $chunks->most
+                && ($rest === 0 || $rest >= $chunks->least);
+            if ($fits && $time->start >= ($task->notBefore ?? 0) && $this->isApart($task, $time, $kept) && $draft->accepts($task, $time)) {
+                $draft->reserve($task, $time);
+                $kept[] = $time;
+                $left = $rest;
+            }
+        }
+
+        return $own > 0 ? $own - $left : 0;
+    }
+
+    /** @param  list<Interval>  $kept */
+    private function isApart(Task $task, Interval $time, array $kept): bool
+    {
+        foreach ($this->problem->anchored as $block) {
+            if ($block->task === $task->id) {
+                $kept[] = $block->time;
+            }
+        }
+        foreach ($kept as $other) {
+            if ($time->start <= $other->end && $other->start <= $time->end) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * Kept tasks that lie before a late or unplaced one finishes, the cheapest to move first.
+     *
+     * @param  list<Task>  $order
+     * @param  array<string, true>  $loose
+     * @return list<string>
+     */
+    private function worthLoosening(array $order, Draft $draft, array $loose): array
+    {
+        $until = 0;
+        foreach ($order as $task) {
+            $finish = $draft->finishOf($task->id) ?? $this->problem->end;
+            if ($task->due !== null && $finish > $task->due->at) {
+                $until = max($until, $finish);
+            }
+        }
+        $ids = [];
+        foreach (array_reverse($order) as $task) {
+            $starts = array_map(static fn (Interval $time): int => $time->start, $this->before[$task->id] ?? []);
+            if ($starts !== [] && min($starts) < $until && ! isset($loose[$task->id])) {
+                $ids[] = $task->id;
+            }
+        }
+
+        return $ids;
+    }
+}

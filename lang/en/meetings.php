@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'not_a_calendar' => 'This is no calendar file. Export your calendar as iCalendar (a file that ends in .ics) and choose that.',
+    'no_events' => 'The calendar has no events.',
+    'too_large' => 'The file is larger than :megabytes MB. Export fewer years, or one calendar at a time.',
+    'choose_a_file' => 'Choose a calendar file first.',
+    'lead' => 'Write minutes from 0 to 480, or nothing for the usual buffer.',
+    'saved' => ':title is saved.',
+    'untitled' => 'Untitled',
+    'not_closed' => 'an event begins here and does not end',
+    'unreadable' => 'it could not be read (:why)',
+    'bad_line' => 'a line in it is no calendar property',
+    'no_start' => 'it has no start',
+    'bad_time' => ':name is no date or time: “:value”',
+    'ends_before_start' => 'it ends before it starts',
+    'too_long' => 'it lasts longer than a year',
+    'too_often' => 'it repeats too often to be a meeting (over 1,000 times in the window)',
+    'unknown_zone' => 'its time zone “:zone” is unknown and the file does not describe it',
+];

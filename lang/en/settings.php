@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'office_hours' => 'Office hours',
+    'evenings' => 'Evenings',
+    'work' => 'Work',
+    'home' => 'Home',
+    'saved' => 'Saved.',
+    'hours_saved' => ':name are saved.',
+    'date_saved' => 'That date has hours of its own.',
+    'date_removed' => ':date has its usual hours again.',
+    'unknown_zone' => 'There is no such time zone. Choose one of the list, such as Europe/Lisbon.',
+    'lunch_order' => 'Lunch must end after it begins.',
+    'lunch_both' => 'Give both times, or neither for no lunch.',
+    'between' => 'Choose a number from :min to :max.',
+    'whole_number' => 'Write a whole number.',
+];

@@ -1,0 +1,22 @@
+import Alpine from '@alpinejs/csp'
+import morph from '@alpinejs/morph'
+import entry from './components/entry.js'
+import runSheet from './components/runSheet.js'
+import toast from './components/toast.js'
+import { listenForKeys } from './keys.js'
+import { listenForForms, refreshEachMinute } from './page.js'
+
+Alpine.plugin(morph)
+Alpine.data('entry', entry)
+Alpine.data('runSheet', runSheet)
+Alpine.data('toast', toast)
+Alpine.start()
+
+listenForForms()
+listenForKeys()
+refreshEachMinute()
+
+const zone = document.querySelector('[data-own-zone]')
+if (zone?.value === 'UTC') {
+    zone.value = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC'
+}

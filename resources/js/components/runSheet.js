@@ -1,0 +1,153 @@
+import { post } from '../page.js'
+
+const STEP = 5
+
+/**
+ * Moving blocks of the run sheet by pointer or keys, and giving tasks of the bank a time by dropping them on it. What
+ * comes of it is the server's answer; while it is in the air it is only a dashed outline.
+ * <div x-data="runSheet" data-day data-from data-scale data-offset>
+ */
+export default () => ({
+    init() {
+        this.down = (event) => this.start(event)
+        this.move = (event) => this.follow(event)
+        this.up = (event) => this.drop(event)
+        this.lost = () => this.end()
+        this.click = (event) => this.swallow(event)
+        this.key = (event) => this.nudge(event)
+        this.$root.addEventListener('pointerdown', this.down)
+        this.$root.addEventListener('click', this.click, true)
+        this.$root.addEventListener('keydown', this.key)
+        document.addEventListener('pointermove', this.move)
+        document.addEventListener('pointerup', this.up)
+        document.addEventListener('pointercancel', this.lost)
+    },
+    destroy() {
+        document.removeEventListener('pointermove', this.move)
+        document.removeEventListener('pointerup', this.up)
+        document.removeEventListener('pointercancel', this.lost)
+    },
+    start(event) {
+        const block = event.target.closest('.block-movable')
+        const row = event.target.closest('tr[data-task]')
+        if (event.button !== 0 || (!block && !row) || event.target.closest('button') || (row && event.pointerType === 'touch')) {
+            return
+        }
+        const minutes = Number((block ?? row).dataset.minutes)
+        this.drag = {
+            block, row, minutes, wanted: minutes, x: event.clientX, y: event.clientY, live: false,
+            resize: event.target.matches('[data-grip]'),
+            first: block ? this.fromStart(block) : null,
+            grab: block ? event.clientY - block.getBoundingClientRect().top : 8,
+        }
+    },
+    follow(event) {
+        const drag = this.drag
+        if (!drag) {
+            return
+        }
+        if (!drag.live && Math.hypot(event.clientX - drag.x, event.clientY - drag.y) < 5) {
+            return
+        }
+        drag.live = true
+        event.preventDefault()
+        getSelection()?.removeAllRanges()
+        const sheet = this.$refs.sheet.getBoundingClientRect()
+        if (drag.resize) {
+            drag.at = drag.first
+            drag.wanted = Math.max(STEP, this.step(drag.minutes + (event.clientY - drag.y) / this.scale()))
+        } else {
+            drag.over = event.clientX > sheet.left - 40 && event.clientX < sheet.right && event.clientY > sheet.top - 20 && event.clientY < sheet.bottom + 20
+            drag.at = this.step((event.clientY - drag.grab - sheet.top) / this.scale())
+            drag.wanted = drag.block ? drag.minutes : Math.min(drag.minutes || 30, 120)
+        }
+        if (drag.resize || drag.over) {
+            this.outline(drag.at, drag.wanted)
+        } else {
+            this.ghost?.remove()
+        }
+    },
+    drop() {
+        const drag = this.drag
+        this.drag = null
+        if (!drag?.live) {
+            return
+        }
+        this.dropped = Date.now()
+        if (drag.resize || drag.over) {
+            this.set(drag.block, drag.row, drag.at, drag.wanted)
+        }
+        this.end()
+    },
+    end() {
+        this.drag = null
+        this.ghost?.remove()
+        this.ghost = null
+    },
+    /** A drag ends in a click that nobody meant. */
+    swallow(event) {
+        if (Date.now() - (this.dropped ?? 0) < 300) {
+            event.preventDefault()
+            event.stopPropagation()
+        }
+    },
+    /** Shift and an arrow: 5 minutes earlier or later, shorter or longer; Enter sets down, Esc leaves. */
+    nudge(event) {
+        const block = event.target.closest('.block-movable')
+        if (!block) {
+            return
+        }
+        const by = { ArrowUp: [-STEP, 0], ArrowDown: [STEP, 0], ArrowLeft: [0, -STEP], ArrowRight: [0, STEP] }[event.key]
+        if (by && event.shiftKey) {
+            event.preventDefault()
+            this.held = this.held?.block === block ? this.held : { block, at: this.fromStart(block), wanted: Number(block.dataset.minutes) }
+            this.held.at += by[0]
+            this.held.wanted = Math.max(STEP, this.held.wanted + by[1])
+            this.outline(this.held.at, this.held.wanted)
+        } else if (this.held && event.key === 'Enter') {
+            event.preventDefault()
+            event.stopPropagation()
+            const { at, wanted } = this.held
+            this.held = null
+            this.set(block, null, at, wanted)
+            this.end()
+        } else if (this.held && event.key === 'Escape') {
+            event.preventDefault()
+            this.held = null
+            this.end()
+        }
+    },
+    set(block, row, at, minutes) {
+        const day = this.$root.dataset.day
+        const values = { day, start: this.clock(at), minutes }
+        if (block) {
+            post(`/blocks/${block.dataset.block}`, { ...values, _method: 'PATCH', mark: block.dataset.mark })
+        } else {
+            post(`/tasks/${row.dataset.task}/place`, { day, start: values.start })
+        }
+    },
+    outline(at, minutes) {
+        if (!this.ghost?.isConnected) {
+            this.ghost = document.createElement('div')
+            this.ghost.className = 'ghost'
+            this.$refs.sheet.append(this.ghost)
+        }
+        this.ghost.style.top = `${at * this.scale()}px`
+        this.ghost.style.height = `${Math.max(16, minutes * this.scale())}px`
+        this.ghost.textContent = `${this.clock(at)}–${this.clock(at + minutes)}`
+    },
+    fromStart(block) {
+        return Number(block.dataset.start) - Number(this.$root.dataset.from)
+    },
+    step(minutes) {
+        return Math.round(minutes / STEP) * STEP
+    },
+    scale() {
+        return Number(this.$root.dataset.scale)
+    },
+    /** Minutes from the sheet's top as the person's clock shows them. */
+    clock(minutes) {
+        const local = (((Number(this.$root.dataset.from) + Number(this.$root.dataset.offset) + minutes) % 1440) + 1440) % 1440
+        return `${String(Math.floor(local / 60)).padStart(2, '0')}:${String(local % 60).padStart(2, '0')}`
+    },
+})

@@ -1,0 +1,139 @@
+import Alpine from '@alpinejs/csp'
+
+/*
+ * The server draws every page whole. A form that is sent, or a link of the same page, brings the new page, and only what
+ * differs is changed in place: focus, scroll and typed text stay. Without this script forms and links work as ever.
+ */
+
+let latest = 0
+
+/** Shows the page at an address, or what a form's answer leads to. Resolves to false if something newer was asked for. */
+export async function show(address, options = {}) {
+    const turn = ++latest
+    let response
+    try {
+        response = await fetch(address, { credentials: 'same-origin', ...options, headers: { Accept: 'text/html', ...options.headers } })
+    } catch {
+        say('Nekto cannot be reached just now. Nothing was lost; try again in a moment.')
+        return false
+    }
+    if (turn !== latest) {
+        return false
+    }
+    const page = new DOMParser().parseFromString(await response.text(), 'text/html').getElementById('page')
+    if (!page || response.redirected && new URL(response.url).pathname === '/sign-in') {
+        location.assign(page ? response.url : address)
+        return false
+    }
+    if (options.method !== undefined || options.push) {
+        history.replaceState(null, '', response.url)
+    }
+    put(page)
+    return true
+}
+
+/** Sends a form and shows the answer. */
+export function send(form, submitter) {
+    const data = new FormData(form, submitter ?? undefined)
+    return show(form.action, { method: 'POST', body: data })
+}
+
+/** Sends values that no form holds, as after a drag. */
+export function post(address, values) {
+    const data = new FormData()
+    data.set('_token', document.querySelector('meta[name=csrf-token]').content)
+    for (const [name, value] of Object.entries(values)) {
+        data.set(name, value)
+    }
+    return show(address, { method: 'POST', body: data })
+}
+
+export function listenForForms() {
+    document.addEventListener('submit', (event) => {
+        const form = event.target
+        if (form.method !== 'post' || 'whole' in form.dataset || event.defaultPrevented) {
+            return
+        }
+        event.preventDefault()
+        send(form, event.submitter).then((shown) => shown && form.id === '' && form.classList.contains('catch') && form.reset())
+    })
+    document.addEventListener('change', (event) => {
+        const form = event.target.closest('form[data-on-change]')
+        if (form) {
+            send(form)
+        }
+    })
+    document.addEventListener('click', (event) => {
+        const link = event.target.closest('a[data-block], a.gauge-piece, a[data-leave]')
+        if (link && !event.defaultPrevented && event.button === 0 && !event.ctrlKey && !event.metaKey && !event.shiftKey) {
+            event.preventDefault()
+            show(link.href, { push: true })
+        }
+        const dialog = event.target.closest('[data-show]')
+        if (dialog) {
+            document.getElementById(dialog.dataset.show)?.showModal()
+        }
+    })
+    pressOn()
+}
+
+/** The plan may have mended itself meanwhile, and the present moves. */
+export function refreshEachMinute() {
+    if (!document.body.dataset.clock) {
+        return
+    }
+    setInterval(() => {
+        const typing = document.activeElement?.matches('input, textarea, select')
+        if (document.visibilityState === 'visible' && !typing && !document.querySelector('dialog[open]')) {
+            show(location.href)
+        }
+    }, 60_000)
+}
+
+/** Long work goes on by itself, a step at a time, with its progress shown. */
+function pressOn() {
+    const form = document.querySelector('form[data-press-on]')
+    if (form) {
+        send(form).then((shown) => shown && pressOn())
+    }
+}
+
+function put(page) {
+    const before = document.activeElement?.id
+    const toast = page.querySelector('#toast')
+    document.getElementById('toast')?.remove()
+    toast?.remove()
+    Alpine.morph(document.getElementById('page'), page, { key: (element) => element.id || undefined, updating: keepTyped })
+    if (toast) {
+        document.getElementById('page').append(toast)
+    }
+    if (before && document.activeElement === document.body) {
+        document.getElementById(before)?.focus({ preventScroll: true })
+    }
+}
+
+/** A field in which someone is typing is left alone, and an open menu stays open. */
+function keepTyped(element, to, childrenOnly, skip) {
+    if (element.nodeType !== 1) {
+        return
+    }
+    if (element === document.activeElement && element.matches('textarea') && element.value !== '') {
+        skip()
+    } else if (element.matches('input, textarea') && !element.matches('[type=hidden], [type=checkbox]')) {
+        element.value = to.value
+    } else if (element.matches('input[type=hidden]') && !element.closest('[x-data=entry]')) {
+        element.value = to.value
+    } else if (element.matches('details[open]')) {
+        to.setAttribute('open', '')
+    }
+}
+
+function say(text) {
+    const toast = document.createElement('div')
+    toast.className = 'toast'
+    toast.id = 'toast'
+    toast.setAttribute('role', 'alert')
+    toast.textContent = text
+    document.getElementById('toast')?.remove()
+    document.getElementById('page').append(toast)
+}

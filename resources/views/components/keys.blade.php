@@ -1,0 +1,26 @@
+{{-- All keys, shown by "?". --}}
+<dialog id="keys" aria-labelledby="keys-title">
+    <h2 id="keys-title">Keys</h2>
+    <dl>
+        @foreach ([
+            '.' => 'catch a thought',
+            ', g   , w   , s' => 'to Gather, Weigh, Shape',
+            '↑ ↓' => 'move among items',
+            'Enter' => 'the main action; on a block, why it is here',
+            '1 2 3 4' => 'importance, low to vital',
+            't  m' => 'due date; minutes, on a block how much is left',
+            'p' => 'give a task of the bank the first free time of the day',
+            'a' => 'anchor a block, or release it',
+            'd' => 'done',
+            'Shift ↑ ↓' => 'move a block by 5 minutes; Enter sets it down, Esc leaves it',
+            'Shift ← →' => 'shorten or lengthen it',
+            'l' => 'lay it out',
+            'u' => 'undo',
+            'Esc' => 'leave',
+            '?' => 'this list',
+        ] as $key => $meaning)
+            <dt><span class="key">{{ $key }}</span></dt><dd>{{ $meaning }}</dd>
+        @endforeach
+    </dl>
+    <form method="dialog"><button class="button button-main">Close</button></form>
+</dialog>

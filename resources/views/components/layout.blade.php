@@ -1,0 +1,70 @@
+{{-- The frame of every screen: head, ribbon, one main thing, and what was said last. --}}
+@props(['title', 'station' => null, 'at' => null])
+<!doctype html>
+<html lang="en" data-theme="{{ $person->theme ?? 'auto' }}">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="csrf-token" content="{{ csrf_token() }}">
+    <title>{{ $title }} · Nekto</title>
+    <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    @vite(['resources/css/app.css', 'resources/js/app.js'])
+</head>
+<body @auth data-single-keys="{{ $person->single_keys ? 'on' : 'off' }}" data-clock="{{ App\Clock::stands() ? 'stands' : 'runs' }}" @endauth>
+<div id="page">
+    <a class="skip" href="#main">To the content</a>
+    @auth
+        <header>
+            <div class="head">
+                <a class="wordmark" href="/shape" aria-label="Nekto, to today">Nekto</a>
+                <nav class="stations" aria-label="Stations">
+                    <x-station name="Gather" href="/gather" :count="$counts['gather'] ?: null" :current="$station === 'gather'" key-hint=",g" />
+                    <x-station name="Weigh" href="/weigh" :count="$counts['weigh'] ?: null" :current="$station === 'weigh'" key-hint=",w" />
+                    <x-station name="Shape" href="/shape" :current="$station === 'shape'" key-hint=",s" />
+                    <x-station name="Work" />
+                    <x-station name="Close" />
+                </nav>
+                <nav class="views" aria-label="Views">
+                    <a href="/meetings" @if ($at === 'meetings') aria-current="page" @endif>Meetings</a>
+                    <a href="/settings" @if ($at === 'settings') aria-current="page" @endif>Settings</a>
+                </nav>
+                <form class="catch" method="post" action="/gather">
+                    @csrf
+                    <input id="catch" name="lines" aria-label="Catch a thought" placeholder="Catch a thought" autocomplete="off" maxlength="2000">
+                    <span class="key" aria-hidden="true">.</span>
+                </form>
+                <details class="person">
+                    <summary>{{ $person->name }}</summary>
+                    <div class="menu">
+                        <a href="/settings">Settings</a>
+                        <button type="button" data-show="keys">All keys</button>
+                        <form method="post" action="/sign-out" data-whole>@csrf<button>Sign out</button></form>
+                    </div>
+                </details>
+            </div>
+            <x-ribbon :ribbon="$ribbon" />
+        </header>
+    @endauth
+    <main id="main" tabindex="-1" @auth class="page" @endauth>
+        {{ $slot }}
+    </main>
+    @auth
+        <nav class="foot-nav page" aria-label="More">
+            <a href="/meetings">Meetings</a>
+            <a href="/settings">Settings</a>
+            <form method="post" action="/sign-out" data-whole>@csrf<button>Sign out</button></form>
+        </nav>
+        @if (session('status'))
+            <div class="toast" role="status" id="toast" x-data="toast">
+                <span>{{ session('status') }}</span>
+                @if (session('undo') && $canUndo)
+                    <form method="post" action="/plan/undo">@csrf<button>Undo <span aria-hidden="true">&nbsp;U</span></button></form>
+                @endif
+                <button class="close" type="button" x-on:click="close" aria-label="Close">×</button>
+            </div>
+        @endif
+        <x-keys />
+    @endauth
+</div>
+</body>
+</html>

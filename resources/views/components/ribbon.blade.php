@@ -1,0 +1,27 @@
+{{-- Today from its first to its last open minute. --}}
+@props(['ribbon'])
+<nav class="ribbon" aria-label="Today">
+    <span>{{ $ribbon->from }}</span>
+    <div class="tape">
+        <i class="line"></i>
+        @foreach ($ribbon->open as [$left, $width])<i class="open" style="--l:{{ $left }};--w:{{ $width }}"></i>@endforeach
+        @foreach ($ribbon->ticks as [$left, $hour])<i class="tick @if ($hour) tick-hour @endif" style="--l:{{ $left }}"></i>@endforeach
+        @foreach ($ribbon->gaps as [$left, $width])<i class="gap" style="--l:{{ $left }};--w:{{ $width }}"></i>@endforeach
+        @if ($ribbon->lunch !== null)<span class="lunch" style="--l:{{ $ribbon->lunch }}">lunch</span>@endif
+        @foreach ($ribbon->pieces as $piece)
+            <a @class(['piece', 'piece-meeting' => $piece['kind'] === 'meeting', 'piece-deep' => $piece['deep'], 'piece-light' => $piece['kind'] === 'block' && ! $piece['deep'], "piece-{$piece['state']}" => $piece['state'] !== '', "hue-{$piece['hue']}" => $piece['hue']])
+               href="/shape{{ $piece['kind'] === 'block' ? "?block={$piece['id']}" : '' }}" title="{{ $piece['name'] }}" aria-label="{{ $piece['name'] }}"
+               style="--l:{{ $piece['left'] }};--w:{{ $piece['width'] }}">
+                @if ($piece['fits'] === 'in')
+                    <span class="in" aria-hidden="true"><b>{{ $piece['label'] }}@if ($piece['anchored'])<x-icon name="anchor" />@endif</b></span>
+                @elseif ($piece['fits'] === 'beside')
+                    <span class="beside" aria-hidden="true">{{ $piece['label'] }}</span>
+                @endif
+            </a>
+        @endforeach
+        @if ($ribbon->nowAt !== null)
+            <span @class(['now', 'now-left' => $ribbon->nowLeft]) style="--l:{{ $ribbon->nowAt }}"><b>{{ $ribbon->nowLabel }}</b></span>
+        @endif
+    </div>
+    <span>{{ $ribbon->to }}</span>
+</nav>

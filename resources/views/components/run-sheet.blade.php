@@ -1,0 +1,81 @@
+{{-- The day from top to bottom in proportion: what happened, what is planned, how far it can slip. --}}
+@props(['sheet', 'why', 'chosen', 'day', 'address'])
+@php use App\Wording\Times; @endphp
+<div class="sheet" x-ref="sheet" style="--height:{{ $sheet->height }}">
+    @foreach ($sheet->closed as $closed)<i class="closed" style="--t:{{ $closed['top'] }};--h:{{ $closed['height'] }}"></i>@endforeach
+    <i class="staff"></i>
+    @foreach ($sheet->hours as $hour)<span class="hour" style="--t:{{ $hour['top'] }}">{{ $hour['label'] }}</span>@endforeach
+    <span class="column-name" style="left:64px;top:8px">actual</span>
+    <span class="column-name" style="left:132px;top:8px">planned</span>
+    <span class="column-name" style="left:416px;top:8px">slack</span>
+    @foreach ($sheet->names as $name)
+        <i class="set-line" style="--t:{{ $name['top'] }}"></i><span class="set-name" style="--t:{{ $name['top'] }}">{{ $name['label'] }}</span>
+    @endforeach
+    @foreach ($sheet->gaps as $gap)<span class="gap-{{ $gap['kind'] }}" style="--t:{{ $gap['top'] }};--h:{{ $gap['height'] }}">{{ $gap['label'] }}</span>@endforeach
+    @foreach ($sheet->actual as $actual)
+        <i @class(['actual', "actual-{$actual['kind']}"]) style="--t:{{ $actual['top'] }};--h:{{ $actual['height'] }}"></i><span class="actual-time" style="--t:{{ $actual['top'] }}"><span class="sr-only">begun </span>{{ $actual['label'] }}</span>
+    @endforeach
+    <div data-list>
+    @foreach (collect([...$sheet->meetings, ...$sheet->blocks])->sortBy('top') as $item)
+        @if (isset($item['task']))
+            <a id="block-{{ $item['id'] }}" href="{{ $address }}?block={{ $item['id'] }}" data-row data-block="{{ $item['id'] }}" data-minutes="{{ $item['minutes'] }}" data-start="{{ $item['start'] }}" data-mark="{{ $item['mark'] }}"
+               @class(['block', "block-{$item['size']}", "block-{$item['state']}", "hue-{$item['hue']}", 'deep' => $item['deep'], 'block-movable' => $item['movable'], 'block-begun' => $item['begun'], 'block-chosen' => $item['chosen']])
+               aria-label="{{ $item['title'] }}, {{ $item['range'] }}, {{ $item['area'] }}{{ $item['deep'] ? ', deep' : '' }}{{ $item['anchored'] ? ', anchored' : '' }}{{ $item['state'] !== 'planned' ? ", {$item['state']}" : '' }}" @if ($item['chosen']) aria-current="true" @endif
+               draggable="false" style="--t:{{ $item['top'] }};--h:{{ $item['height'] }}">
+                <x-spine :importance="$item['importance']" :height="$item['height']" />
+                <span class="body">
+                    <span class="title">{{ $item['title'] }}</span>
+                    @if ($item['anchored'])<x-icon name="anchor" />@endif
+                    @if ($item['carried'] > 0 && $item['state'] === 'planned')<span><x-icon name="carried" />{{ $item['carried'] }}</span>@endif
+                    <span class="minutes">{{ Times::column($item['minutes']) }}</span>
+                    @if ($item['state'] === 'planned')<x-pressure :percent="$item['pressure']" />@endif
+                    @if ($item['size'] === 'tall')<span class="second"><span>{{ $item['range'] }}</span><span>{{ $item['extra'] }}</span></span>@endif
+                </span>
+                @if ($item['movable'])<span class="grip" data-grip></span>@endif
+            </a>
+        @else
+            <div id="meeting-{{ $item['id'] }}" @class(['meeting', "meeting-{$item['size']}", 'meeting-free' => ! $item['busy']]) title="{{ $item['title'] }}, {{ $item['range'] }}" style="--t:{{ $item['top'] }};--h:{{ $item['height'] }}">
+                <span class="title">{{ $item['title'] }}</span><span class="soft">@if ($item['place'] && mb_strlen($item['title'].$item['place']) < 34){{ $item['place'] }}, @endif{{ Times::column($item['minutes']) }}</span>
+                @if ($item['height'] >= 44)<span class="range">{{ $item['range'] }}</span>@endif
+            </div>
+        @endif
+    @endforeach
+    </div>
+    @php
+        $tails = collect($sheet->tails);
+        $foot = $sheet->height - 10;
+    @endphp
+    <svg class="tails" aria-hidden="true">
+        @foreach ($tails as $tail)
+            @if ($tail['kind'] === 'none')
+                <path class="none" d="M2 {{ $tail['from'] - 4 }}h16" />
+            @elseif ($tail['kind'] === 'today')
+                <path class="track" d="M0 {{ $tail['from'] }}H{{ $tail['x'] }}V{{ $tail['to'] }}M{{ $tail['x'] - 6 }} {{ $tail['to'] }}h12" />
+            @else
+                <path class="track" d="M0 {{ $tail['from'] }}H{{ $tail['x'] }}V{{ $foot - 18 * ($tails->where('kind', 'later')->count() - 1 - $tail['row']) }}m-4 -6l4 6l4 -6" />
+            @endif
+        @endforeach
+    </svg>
+    @foreach ($tails as $tail)
+        @if ($tail['kind'] === 'none')
+            <span class="tail-label tail-label-none" style="left:calc(var(--lane) + var(--lane-width) + 3px);top:{{ $tail['from'] }}px">{{ $tail['label'] }}</span>
+        @elseif ($tail['kind'] === 'today')
+            <span class="tail-label" style="left:calc(var(--lane) + var(--lane-width) + {{ $tail['x'] - 6 }}px);top:{{ $tail['to'] + 3 }}px"><span class="sr-only">slack </span>{{ $tail['label'] }}</span>
+        @else
+            <span class="tail-label" style="left:calc(var(--lane) + var(--lane-width) + {{ $tail['x'] + 9 }}px);top:{{ $foot - 18 * ($tails->where('kind', 'later')->count() - 1 - $tail['row']) - 10 }}px"><span class="sr-only">can end as late as </span>{{ $tail['label'] }}</span>
+        @endif
+    @endforeach
+    @php
+        $top = $chosen === null ? null : collect($sheet->blocks)->firstWhere('id', $chosen->id)['top'] ?? null;
+        $whyTop = $top === null ? null : max(34, min($top, $sheet->height - 210));
+    @endphp
+    @foreach ($sheet->notes as $note)
+        @unless ($whyTop !== null && $note['top'] > $whyTop - 80 && $note['top'] < $whyTop + 220)
+            <p class="margin-note note-text" style="--t:{{ $note['top'] }}">{{ $note['text'] }}</p>
+        @endunless
+    @endforeach
+    @if ($sheet->nowAt !== null)<span class="now-mark" style="--t:{{ $sheet->nowAt }}"><b>{{ $sheet->nowLabel }}</b></span>@endif
+    @if ($chosen !== null)
+        <x-why-here :chosen="$chosen" :why="$why" :top="$whyTop ?? 34" :day="$day" :address="$address" />
+    @endif
+</div>

@@ -1,0 +1,38 @@
+{{-- The chosen block: why it lies here, and what can be done with it without dragging. --}}
+@props(['chosen', 'why', 'top', 'day', 'address'])
+@php
+    use App\Wording\Times;
+    $planned = $chosen->state->value === 'planned';
+    $ahead = $planned && $chosen->ends_at > $now;
+    $minutes = App\Planning\RowMapper::time($chosen)->length();
+@endphp
+<section class="why" id="why" style="top:{{ $top }}px" aria-labelledby="why-title">
+    <h2 id="why-title">Why here</h2>
+    <p class="note-why">{{ $why }}</p>
+    @if ($planned)
+        <div class="row">
+            <form method="post" action="/blocks/{{ $chosen->id }}/done">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><button class="button button-main" data-page-key="d">Done <kbd>D</kbd></button></form>
+            @if ($ahead)
+                <form method="post" action="/blocks/{{ $chosen->id }}/{{ $chosen->anchored ? 'release' : 'anchor' }}">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><button class="button" data-page-key="a">{{ $chosen->anchored ? 'Release' : 'Anchor' }} <kbd>A</kbd></button></form>
+            @endif
+        </div>
+        <form class="row" method="post" action="/blocks/{{ $chosen->id }}/part">
+            @csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}">
+            <label for="left">Left</label>
+            <input class="field" id="left" name="left" data-page-key="m" value="{{ old('left') }}" placeholder="30 min" aria-describedby="left-error">
+            <button class="button">Part done</button>
+            @error('left')<span class="error" id="left-error">{{ $message }}</span>@enderror
+        </form>
+        @if ($ahead)
+            <form class="row" method="post" action="/blocks/{{ $chosen->id }}">
+                @csrf @method('patch')<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><input type="hidden" name="day" value="{{ $day->asString() }}">
+                <label for="start">At</label>
+                <input class="field" id="start" name="start" type="time" step="300" value="{{ old('start', Times::clock($person, $chosen->starts_at)) }}">
+                <label for="minutes">for</label>
+                <input class="field" id="minutes" name="minutes" type="number" min="5" max="720" step="5" value="{{ old('minutes', $minutes) }}" aria-label="minutes">
+                <button class="button">Move</button>
+            </form>
+        @endif
+    @endif
+    <p class="row"><a class="button button-bare" href="/tasks/{{ $chosen->task_id }}">Open</a><a class="button button-bare" href="{{ $address }}" data-leave>Leave</a></p>
+</section>

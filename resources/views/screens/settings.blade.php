@@ -1,0 +1,57 @@
+@php
+    use Nekto\Core\Hours\Stretch;
+    $names = ['mon' => 'Monday', 'tue' => 'Tuesday', 'wed' => 'Wednesday', 'thu' => 'Thursday', 'fri' => 'Friday', 'sat' => 'Saturday', 'sun' => 'Sunday'];
+    $said = fn (array $day): string => implode(', ', array_map(fn (array $pair): string => "{$pair[0]}–{$pair[1]}", $day));
+@endphp
+<x-layout title="Settings" at="settings">
+    <div class="title-row"><h1>Settings</h1></div>
+    <div class="columns">
+        <section aria-labelledby="rules">
+            <div class="section-head"><h2 id="rules">Your rules</h2></div>
+            <form method="post" action="/settings" data-whole>
+                @csrf @method('put')
+                <div class="form-grid">
+                    <x-field class="wide" name="zone" label="Time zone" :value="$user->zone" list="zones" autocomplete="off" />
+                    <datalist id="zones">@foreach ($zones as $zone)<option value="{{ $zone }}">@endforeach</datalist>
+                    <x-field name="margin_percent" label="Margin, % of open time" :value="$user->margin_percent" inputmode="numeric" hint="kept free for surprises" />
+                    <x-field name="deep_limit" label="Deep work, minutes a day at most" :value="$user->deep_limit" inputmode="numeric" />
+                    <x-field name="buffer_before" label="Free before a meeting, minutes" :value="$user->buffer_before" inputmode="numeric" />
+                    <x-field name="buffer_after" label="Free after a meeting, minutes" :value="$user->buffer_after" inputmode="numeric" />
+                    <x-field name="lunch_from" label="Lunch from" type="time" :value="$user->lunch_from === null ? '' : Stretch::clock($user->lunch_from)" />
+                    <x-field name="lunch_to" label="to" type="time" :value="$user->lunch_to === null ? '' : Stretch::clock($user->lunch_to)" />
+                    <x-field class="wide" name="addresses" label="Further mail addresses of yours in calendars" :value="$user->addresses" hint="with commas between; a meeting you declined under one of them does not block" />
+                    <div class="form-row"><label for="theme">Looks</label><select class="field" id="theme" name="theme">@foreach (['auto' => 'as the system', 'light' => 'light', 'dark' => 'dark'] as $value => $word)<option value="{{ $value }}" @selected(old('theme', $user->theme) === $value)>{{ $word }}</option>@endforeach</select></div>
+                    <div class="form-row"><span class="label">Single keys</span><label class="check"><input type="hidden" name="single_keys" value="0"><input type="checkbox" name="single_keys" value="1" @checked(old('single_keys', $user->single_keys))> work without Ctrl or Alt</label></div>
+                </div>
+                <button class="button button-main">Save</button>
+            </form>
+        </section>
+        <section aria-labelledby="hours">
+            @foreach ($sets as $set)
+                <div class="section-head"><h2 @if ($loop->first) id="hours" @endif>{{ $set->name }}</h2><span class="soft">several stretches with a comma between; empty is closed</span></div>
+                <form method="post" action="/settings/hours/{{ $set->id }}" data-whole>
+                    @csrf @method('put')<input type="hidden" name="set" value="{{ $set->id }}">
+                    @foreach ($names as $key => $name)
+                        @php $mine = (int) old('set') === $set->id; $wrong = $mine && $errors->has("week.{$key}"); @endphp
+                        <div class="week-row"><label for="week-{{ $set->id }}-{{ $key }}">{{ $name }}</label>
+                            <input class="field" id="week-{{ $set->id }}-{{ $key }}" name="week[{{ $key }}]" value="{{ $mine ? old("week.{$key}") : $said($set->week[$key] ?? []) }}" placeholder="closed" @if ($wrong) aria-invalid="true" aria-describedby="week-{{ $set->id }}-{{ $key }}-error" @endif>
+                            @if ($wrong)<span class="error" id="week-{{ $set->id }}-{{ $key }}-error">{{ $errors->first("week.{$key}") }}</span>@endif</div>
+                    @endforeach
+                    <div class="actions"><button class="button button-main">Save {{ $set->name }}</button></div>
+                </form>
+                <h3>Dates with other hours</h3>
+                @foreach ($set->exceptions as $exception)
+                    <div class="list-row"><span class="grow">{{ Carbon\CarbonImmutable::parse($exception->date)->format('D j F Y') }}</span><span>{{ $exception->stretches === [] ? 'closed' : $said($exception->stretches) }}</span>
+                        <form method="post" action="/settings/hours/{{ $set->id }}/dates/{{ $exception->id }}" data-whole>@csrf @method('delete')<button class="button button-bare">As usual</button></form></div>
+                @endforeach
+                <form class="form-grid" method="post" action="/settings/hours/{{ $set->id }}/dates" data-whole>
+                    @csrf<input type="hidden" name="dates_of" value="{{ $set->id }}">
+                    @php $mine = (int) old('dates_of') === $set->id; @endphp
+                    <div class="form-row"><label for="date-{{ $set->id }}">Date</label><input class="field" type="date" id="date-{{ $set->id }}" name="date" value="{{ $mine ? old('date') : '' }}">@if ($mine && $errors->has('date'))<span class="error">{{ $errors->first('date') }}</span>@endif</div>
+                    <div class="form-row"><label for="stretches-{{ $set->id }}">Hours, or nothing for closed</label><input class="field" id="stretches-{{ $set->id }}" name="stretches" value="{{ $mine ? old('stretches') : '' }}" placeholder="closed">@if ($mine && $errors->has('stretches'))<span class="error">{{ $errors->first('stretches') }}</span>@endif</div>
+                    <div class="form-row"><span class="label">&nbsp;</span><button class="button">Add date</button></div>
+                </form>
+            @endforeach
+        </section>
+    </div>
+</x-layout>
