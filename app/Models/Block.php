@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property BlockState $state
  * @property list<array<string, int|string>>|null $reasons code and facts, as the core gave them
  * @property-read Task $task
+ * @property-read User $user
  */
 final class Block extends Model
 {

@@ -41,6 +41,7 @@ use Nekto\Core\Task\Importance;
  * @property CarbonImmutable $created_at UTC
  * @property CarbonImmutable $updated_at UTC
  * @property-read Area $area
+ * @property-read User $user
  */
 final class Task extends Model
 {
@@ -89,7 +90,11 @@ final class Task extends Model
         $query->whereNull('done_at')->where('stage', TaskStage::Open);
     }
 
-    /** Weighed and estimated, with work left: what can be laid out. @param  Builder<self>  $query */
+    /**
+     * Weighed and estimated, with work left: what can be laid out.
+     *
+     * @param  Builder<self>  $query
+     */
     #[Scope]
     protected function plannable(Builder $query): void
     {

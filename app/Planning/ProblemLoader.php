@@ -48,8 +48,8 @@ final readonly class ProblemLoader
             step: $step,
             hours: self::byName($time->hours),
             busy: $time->busy,
-            tasks: $tasks->filter(static fn (Task $task): bool => $left[$task->id] > 0)
-                ->map(static fn (Task $task): CoreTask => self::task($task, $left[$task->id], $time))->values()->all(),
+            tasks: array_values($tasks->filter(static fn (Task $task): bool => $left[$task->id] > 0)
+                ->map(static fn (Task $task): CoreTask => self::task($task, $left[$task->id], $time))->all()),
             anchored: array_values(array_filter($anchored, static fn (CoreBlock $block): bool => $left[(int) $block->task] > 0)),
             previous: $afresh ? [] : self::coreBlocks($movable, false),
             deepLimit: new DayLimit($user->deep_limit),
@@ -103,7 +103,7 @@ final readonly class ProblemLoader
      *
      * @param  Collection<int, Block>  $fixed
      * @param  Collection<int, Task>  $tasks
-     * @return array<string, DayLimit>
+     * @return array<DayLimit> by the set's id
      */
     private function loadLines(User $user, WorkTime $time, Collection $fixed, Collection $tasks, CarbonImmutable $now): array
     {
@@ -150,13 +150,14 @@ final readonly class ProblemLoader
      */
     private static function coreBlocks(Collection $blocks, bool $anchored): array
     {
-        return $blocks->map(static fn (Block $block): CoreBlock => new CoreBlock((string) $block->task_id, RowMapper::time($block), $anchored))
-            ->values()->all();
+        return array_values($blocks->map(
+            static fn (Block $block): CoreBlock => new CoreBlock((string) $block->task_id, RowMapper::time($block), $anchored),
+        )->all());
     }
 
     /**
      * @param  array<int, IntervalSet>  $hours
-     * @return array<string, IntervalSet>
+     * @return array<IntervalSet> by the set's id
      */
     private static function byName(array $hours): array
     {

@@ -17,7 +17,7 @@ use Nekto\Core\Time\LocalDay;
 final readonly class Bank
 {
     /** Rows that fit beside the sheet. */
-    private const ROWS = 14;
+    private const ROWS = 16;
 
     private const SOON_DAYS = 2;
 
@@ -25,7 +25,7 @@ final readonly class Bank
 
     private const MOST_CARRIED = 4;
 
-    /** @param  list<array{name: string, rows: list<array<string, mixed>>, minutes: int}>  $groups */
+    /** @param  array<int, array{name: string, rows: array<int, array<string, mixed>>, minutes: int}>  $groups */
     private function __construct(public array $groups, public int $count, public int $hidden, public int $unestimated) {}
 
     /**

@@ -25,8 +25,8 @@ final readonly class Gauge
     private const HEIGHT = 448;
 
     /**
-     * @param  list<array<string, mixed>>  $pieces  from the foot up: id, label, minutes, bottom, height, hue, deep, state, spent, over
-     * @param  list<array{name: string, minutes: int, line: int}>  $others  what the other sets of hours carry
+     * @param  array<int, array<string, mixed>>  $pieces  from the foot up: id, label, minutes, bottom, height, hue, deep, state, spent, over
+     * @param  array<int, array{name: string, minutes: int, line: int}>  $others  what the other sets of hours carry
      */
     private function __construct(
         public string $hoursName,
@@ -90,7 +90,7 @@ final readonly class Gauge
      *
      * @param  Collection<int, Block>  $blocks
      * @param  Collection<int, Candidate>  $candidates
-     * @return list<array<string, mixed>>
+     * @return array<int, array<string, mixed>>
      */
     private static function stack(Collection $blocks, Collection $candidates, WorkTime $time, LocalDay $day, CarbonImmutable $now, int $line, float $scale): array
     {
@@ -146,7 +146,7 @@ final readonly class Gauge
 
     /**
      * @param  Collection<int, Block>  $counted
-     * @return list<array{name: string, minutes: int, line: int}>
+     * @return array<int, array{name: string, minutes: int, line: int}>
      */
     private static function others(WorkTime $time, LocalDay $day, Collection $counted, IntervalSet $anchored): array
     {

@@ -6,7 +6,6 @@ namespace App\Screens;
 
 use App\Models\Block;
 use App\Models\BlockState;
-use App\Models\Occurrence;
 use App\Planning\RowMapper;
 use App\Planning\WorkTime;
 use App\Wording\Times;
@@ -22,7 +21,10 @@ final readonly class Ribbon
     /** The width it is designed for, to decide where a label goes. */
     private const WIDTH = 1152;
 
-    private const LETTER = 6.3;
+    private const LETTER = 5.9;
+
+    /** Half of the word "lunch", in thousandths. */
+    private const LUNCH = 17;
 
     /** A day without hours shows these, by the wall clock. */
     private const DEFAULT_FROM = 540;
@@ -32,10 +34,10 @@ final readonly class Ribbon
     private const SHORTEST = 240;
 
     /**
-     * @param  list<array<string, mixed>>  $pieces  kind, left, width, label, name, href, hue, state, deep, fits ('in', 'beside' or '')
-     * @param  list<array{float, float}>  $open  left and width of solid line
-     * @param  list<array{float, bool}>  $ticks  left, and true at the full hour
-     * @param  list<array{float, float}>  $gaps  left and width of buffers
+     * @param  array<int, array<string, mixed>>  $pieces  kind, left, width, label, name, href, hue, state, deep, fits ('in', 'beside' or '')
+     * @param  array<int, array{float, float}>  $open  left and width of solid line
+     * @param  array<int, array{float, bool}>  $ticks  left, and true at the full hour
+     * @param  array<int, array{float, float}>  $gaps  left and width of buffers
      */
     private function __construct(
         public string $from,
@@ -71,7 +73,8 @@ final readonly class Ribbon
         }
         $minute = RowMapper::minute($now);
         $lunch = $time->lunch->between($span->start, $span->end)->intervals[0] ?? null;
-        $pieces = self::pieces($time, $blocks, $span, $place);
+        $lunchAt = $lunch === null ? null : $place(intdiv($lunch->start + $lunch->end, 2));
+        $pieces = self::pieces($time, $blocks, $span, $place, $lunchAt, $minute);
         $next = collect($pieces)->first(static fn (array $piece): bool => $piece['start'] > $minute);
 
         return new self(
@@ -81,7 +84,7 @@ final readonly class Ribbon
             array_map($stretch, $hours->between($span->start, $span->end)->intervals),
             self::ticks($span, $place),
             $gaps,
-            $lunch === null ? null : $place(intdiv($lunch->start + $lunch->end, 2)),
+            $lunchAt,
             $minute >= $span->start && $minute <= $span->end ? $place($minute) : null,
             Times::clock($time->user, $minute),
             $next !== null && ($next['left'] - $place($minute)) * self::WIDTH / 1000 < 44,
@@ -106,9 +109,9 @@ final readonly class Ribbon
     /**
      * @param  Collection<int, Block>  $blocks
      * @param  \Closure(int): float  $place
-     * @return list<array<string, mixed>>
+     * @return array<int, array<string, mixed>>
      */
-    private static function pieces(WorkTime $time, Collection $blocks, Interval $span, \Closure $place): array
+    private static function pieces(WorkTime $time, Collection $blocks, Interval $span, \Closure $place, ?float $lunch, int $now): array
     {
         $pieces = [];
         foreach ($time->occurrences as $occurrence) {
@@ -131,33 +134,50 @@ final readonly class Ribbon
             $left = $place($interval->start);
             $width = $place($interval->end) - $left;
             $next = isset($pieces[$i + 1]) ? $place(RowMapper::minute($pieces[$i + 1]['row']->starts_at)) : 1000.0;
+            if ($lunch !== null && $lunch > $left + $width && $piece['kind'] === 'block' && ! $piece['deep']) {
+                $next = min($next, $lunch - self::LUNCH);
+            }
+            $after = $interval->contains($now) ? $place($now) - $left : 0.0; // the label begins after the stem of now
+            [$label, $fits] = self::label($piece['label'], $width - $after, $next - $left - $width, $piece['anchored']);
             $pieces[$i] = [
                 ...array_diff_key($piece, ['row' => true]),
                 'start' => $interval->start,
                 'left' => $left,
                 'width' => $width,
                 'name' => $piece['label'].', '.Times::range($time->user, $interval->start, $interval->end),
-                'fits' => self::fits($piece['label'], $width, $next - $left - $width, $piece['anchored']),
+                'label' => $label,
+                'fits' => $fits,
+                'after' => round($after / max(1.0, $width) * 100, 1),
             ];
         }
 
         return $pieces;
     }
 
-    private static function fits(string $label, float $width, float $free, bool $anchored): string
+    /**
+     * The whole label where it fits, or else its last or first word; never one that is cut.
+     *
+     * @return array{string, string} the label, and "in", "beside" or "" for where it goes
+     */
+    private static function label(string $label, float $width, float $free, bool $anchored): array
     {
-        $needed = mb_strlen($label) * self::LETTER + 12 + ($anchored ? 20 : 0);
+        $words = explode(' ', $label);
+        $last = (string) end($words);
+        $texts = array_unique([$label, mb_strtoupper(mb_substr($last, 0, 1)).mb_substr($last, 1), rtrim($words[0], ',:')]);
+        foreach (['in' => $width, 'beside' => $free] as $place => $room) {
+            foreach ($texts as $text) {
+                if (mb_strlen($text) > 2 && mb_strlen($text) * self::LETTER + 12 + ($anchored ? 18 : 0) <= $room * self::WIDTH / 1000) {
+                    return [$text, $place];
+                }
+            }
+        }
 
-        return match (true) {
-            $needed <= $width * self::WIDTH / 1000 => 'in',
-            $needed <= $free * self::WIDTH / 1000 => 'beside',
-            default => '',
-        };
+        return [$label, ''];
     }
 
     /**
      * @param  \Closure(int): float  $place
-     * @return list<array{float, bool}>
+     * @return array<int, array{float, bool}>
      */
     private static function ticks(Interval $span, \Closure $place): array
     {

@@ -36,27 +36,27 @@ final readonly class RunSheet
     private function __construct(
         public Interval $span,
         public int $height,
-        /** @var list<array{top: float, label: string}> full hours */
+        /** @var array<int, array{top: float, label: string}> full hours */
         public array $hours,
-        /** @var list<array{top: float, height: float}> closed time */
+        /** @var array<int, array{top: float, height: float}> closed time */
         public array $closed,
-        /** @var list<array{top: float, label: string}> where a set of hours begins */
+        /** @var array<int, array{top: float, label: string}> where a set of hours begins */
         public array $names,
-        /** @var list<array<string, mixed>> */
+        /** @var array<int, array<string, mixed>> */
         public array $meetings,
-        /** @var list<array<string, mixed>> */
+        /** @var array<int, array<string, mixed>> */
         public array $blocks,
-        /** @var list<array{top: float, height: float, label: string, kind: string}> lunch, free stretches, time to get there */
+        /** @var array<int, array{top: float, height: float, label: string, kind: string}> lunch, free stretches, time to get there */
         public array $gaps,
-        /** @var list<array{top: float, height: float, label: string, kind: string}> what really happened */
+        /** @var array<int, array{top: float, height: float, label: string, kind: string}> what really happened */
         public array $actual,
-        /** @var list<array<string, mixed>> */
+        /** @var array<int, array<string, mixed>> */
         public array $tails,
-        /** @var list<array{top: float, text: string}> */
+        /** @var array<int, array{top: float, text: string}> */
         public array $notes,
         public ?float $nowAt,
         public string $nowLabel,
-        /** @var list<string> whole-day meetings */
+        /** @var array<int, string> whole-day meetings */
         public array $allDay,
     ) {}
 
@@ -150,7 +150,7 @@ final readonly class RunSheet
 
     /**
      * @param  \Closure(int): float  $place
-     * @return list<array{top: float, label: string}>
+     * @return array<int, array{top: float, label: string}>
      */
     private static function hourMarks(WorkTime $time, Interval $span, \Closure $place): array
     {
@@ -166,7 +166,7 @@ final readonly class RunSheet
 
     /**
      * @param  \Closure(int): float  $place
-     * @return list<array{top: float, label: string}>
+     * @return array<int, array{top: float, label: string}>
      */
     private static function setNames(WorkTime $time, LocalDay $day, Interval $span, \Closure $place): array
     {
@@ -257,7 +257,7 @@ final readonly class RunSheet
      * @param  Collection<int, Occurrence>  $busy
      * @param  Collection<int, Block>  $blocks
      * @param  \Closure(int): float  $place
-     * @return list<array{top: float, height: float, label: string, kind: string}>
+     * @return array<int, array{top: float, height: float, label: string, kind: string}>
      */
     private static function gaps(WorkTime $time, Interval $span, IntervalSet $hours, Collection $busy, Collection $blocks, \Closure $place, CarbonImmutable $now): array
     {
@@ -289,7 +289,7 @@ final readonly class RunSheet
      * @param  Collection<int, Block>  $blocks
      * @param  Collection<int, Entry>  $entries
      * @param  \Closure(int): float  $place
-     * @return list<array{top: float, text: string}>
+     * @return array<int, array{top: float, text: string}>
      */
     private static function notes(WorkTime $time, Collection $blocks, Collection $entries, \Closure $place, CarbonImmutable $now, ?Block $chosen): array
     {

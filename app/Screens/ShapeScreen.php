@@ -58,7 +58,7 @@ final readonly class ShapeScreen
 
     /**
      * @param  Collection<int, Block>  $blocks
-     * @return list<array{name: string, hue: string, minutes: int}>
+     * @return array<int, array{name: string, hue: string, minutes: int}>
      */
     private function areaTotals(Collection $blocks): array
     {

@@ -28,7 +28,7 @@ final readonly class SlackTails
      * @param  Collection<int, Block>  $blocks
      * @param  Collection<int, Block>  $planned
      * @param  Collection<int, Candidate>  $candidates
-     * @return list<array{from: float, to: float|null, x: int|null, label: string, kind: string, row: int}>
+     * @return array<int, array{from: float, to: float|null, x: int|null, label: string, kind: string, row: int}>
      */
     public function of(Collection $blocks, Collection $planned, Collection $candidates, ?Block $chosen): array
     {

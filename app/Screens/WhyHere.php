@@ -7,7 +7,6 @@ namespace App\Screens;
 use App\Models\Block;
 use App\Models\Task;
 use App\Models\User;
-use App\Planning\RowMapper;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;

@@ -25,17 +25,20 @@ final readonly class Gloss
             'kind' => $part->kind->value,
             'start' => $part->start,
             'length' => $part->length,
-            'gloss' => $part->problem === null ? $this->meaning($part) : __("gather.problem.{$part->problem->value}"),
+            'gloss' => $part->problem === null ? $this->meaning($part, mb_substr($line->text, $part->start, $part->length)) : __("gather.problem.{$part->problem->value}"),
             'problem' => $part->problem !== null,
         ], $line->parts)];
     }
 
-    private function meaning(Understood $part): string
+    /** A duration that already reads as we write it is not said twice. */
+    private function meaning(Understood $part, string $words): string
     {
         return match ($part->kind) {
-            Kind::Minutes => __('gather.gloss.minutes', ['minutes' => Times::duration((int) $part->minutes)]),
+            Kind::Minutes => str_ends_with($words, Times::duration((int) $part->minutes))
+                ? __('gather.gloss.estimate')
+                : __('gather.gloss.minutes', ['minutes' => Times::duration((int) $part->minutes)]),
             Kind::Due => __('gather.gloss.due', ['when' => $part->due === null ? '' : $this->due($part->due)]),
-            Kind::Importance => __('gather.gloss.importance', ['word' => $part->importance?->word() ?? '']),
+            Kind::Importance => __('gather.gloss.importance'),
         };
     }
 

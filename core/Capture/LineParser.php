@@ -59,7 +59,7 @@ final readonly class LineParser
         } catch (InvalidTime) {
             return new Understood(Kind::Due, $start, $length, problem: Problem::NoSuchDate);
         }
-        $time = isset($match['time']) && $match['time'][0] !== '' ? self::clock($match['time'][0]) : null;
+        $time = isset($match['time']) ? self::clock($match['time'][0]) : null;
         if ($time === -1) {
             return new Understood(Kind::Due, $start, $length, problem: Problem::NoSuchTime);
         }

@@ -32,19 +32,15 @@ final readonly class WeeklyHours
      */
     public static function fromArrays(array $week, array $exceptions = []): self
     {
-        $stretches = static fn (array $day): array => array_map(
-            static fn (array $pair): Stretch => Stretch::fromClock($pair[0], $pair[1]),
-            $day,
-        );
         foreach (array_keys($week) as $key) {
             in_array($key, self::WEEKDAYS, true) || throw InvalidHours::unknownKey($key);
         }
         $special = [];
         foreach ($exceptions as $date => $day) {
-            $special[LocalDay::fromString($date)->number] = $stretches($day);
+            $special[LocalDay::fromString($date)->number] = self::stretches($day);
         }
 
-        return new self(array_map($stretches, $week), $special);
+        return new self(array_map(self::stretches(...), $week), $special);
     }
 
     /** @return list<Stretch> */
@@ -71,5 +67,14 @@ final readonly class WeeklyHours
         }
 
         return IntervalSet::covering(...$open);
+    }
+
+    /**
+     * @param  list<array{string, string}>  $day
+     * @return list<Stretch>
+     */
+    private static function stretches(array $day): array
+    {
+        return array_map(static fn (array $pair): Stretch => Stretch::fromClock($pair[0], $pair[1]), $day);
     }
 }

@@ -14,10 +14,10 @@ use Nekto\Core\Time\Interval;
  */
 final class Draft
 {
-    /** @var array<string, list<array{int, int, int}>> by set of hours: start, end, day */
+    /** @var array<list<array{int, int, int}>> by set of hours: start, end, day */
     private array $windows;
 
-    /** @var array<string, int> by set: the first window that is not used up */
+    /** @var array<int> by set: the first window that is not used up */
     private array $head;
 
     /** @var array<int, int> minutes by day */

@@ -14,7 +14,7 @@ use Nekto\Core\Time\Zone;
  */
 final readonly class FreeTime
 {
-    /** @var array<string, list<array{int, int, int}>> by set: start, end, number of the local day */
+    /** @var array<list<array{int, int, int}>> by set: start, end, number of the local day */
     public array $windows;
 
     public function __construct(private PlanningProblem $problem)

@@ -36,17 +36,17 @@ final readonly class Planner
 
     private function afresh(PlanningProblem $problem, FreeTime $free, UrgencyOrder $rule): Draft
     {
-        $best = null;
-        $order = [];
-        foreach (self::LOOK_AHEAD as $lookAhead) {
+        $order = $rule->order(self::LOOK_AHEAD[0]);
+        $best = self::lay($problem, $free, $order);
+        foreach (array_slice(self::LOOK_AHEAD, 1) as $lookAhead) {
             $candidate = $rule->order($lookAhead);
             $draft = self::lay($problem, $free, $candidate);
-            if ($best === null || $draft->cost() < $best->cost()) {
+            if ($draft->cost() < $best->cost()) {
                 [$best, $order] = [$draft, $candidate];
             }
         }
 
-        return $this->improve($problem, $free, $order, $best ?? new Draft($problem, $free));
+        return $this->improve($problem, $free, $order, $best);
     }
 
     /**

@@ -21,14 +21,14 @@ final readonly class PlanningProblem
      * @param  int  $now  minutes since 1970-01-01T00:00Z, like every moment here
      * @param  int  $end  the horizon: nothing is placed after it
      * @param  int  $step  minutes, divides 60; blocks begin and end on wall-clock multiples of it
-     * @param  array<string, IntervalSet>  $hours  open time by the name of its set
+     * @param  array<IntervalSet>  $hours  open time by the name of its set
      * @param  IntervalSet  $busy  meetings with their buffers
      * @param  list<Task>  $tasks
      * @param  list<Block>  $anchored  stay exactly as they are and count toward their task's minutes
      * @param  list<Block>  $previous  the last plan; empty = plan afresh
      * @param  DayLimit  $dayLimit  for all work together
      * @param  DayLimit  $deepLimit  for deep work
-     * @param  array<string, DayLimit>  $hoursLimits  for all work of one set of hours (its load line)
+     * @param  array<DayLimit>  $hoursLimits  by the name of a set of hours, for all of its work (its load line)
      *
      * @throws InvalidProblem if a part contradicts another; the message names the part
      */

@@ -20,7 +20,7 @@ final readonly class UrgencyOrder
     /** The share of a minute's completion in the objective, as in bench/README.md. */
     private const COMPLETION = 0.05;
 
-    /** @var array<string, Timeline> */
+    /** @var array<Timeline> by set of hours */
     private array $open;
 
     public function __construct(private PlanningProblem $problem)
@@ -115,7 +115,10 @@ final readonly class UrgencyOrder
         }
         foreach (array_reverse(Precedence::sorted($this->problem->tasks)) as $task) {
             $own = $due[$task->id];
-            foreach ($own === null ? [] : $task->after as $name) {
+            if ($own === null) {
+                continue;
+            }
+            foreach ($task->after as $name) {
                 $needed = $own[0] - $task->minutes;
                 $known = $due[$name] ?? [PHP_INT_MAX, 0.0];
                 $due[$name] = [min($known[0], $needed), max($known[1], $own[1])];

@@ -12,7 +12,7 @@ final readonly class DemandCurve
     /** @var list<int> due moments, ascending */
     private array $dues;
 
-    /** @var list<int> minutes due by each of them */
+    /** @var array<int, int> minutes due by the first n of them */
     private array $demand;
 
     /**
@@ -22,7 +22,8 @@ final readonly class DemandCurve
     public function __construct(array $work, private Timeline $open, private int $now)
     {
         usort($work, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-        $dues = $demand = [];
+        $dues = [];
+        $demand = [0];
         $sum = 0;
         foreach ($work as [$due, $minutes]) {
             $dues[] = $due;
@@ -41,6 +42,6 @@ final readonly class DemandCurve
             $this->dues[$middle] <= $due ? $low = $middle + 1 : $high = $middle;
         }
 
-        return new DueDemand($low === 0 ? 0 : $this->demand[$low - 1], $this->open->minutesBetween($this->now, $due));
+        return new DueDemand($this->demand[$low], $this->open->minutesBetween($this->now, $due));
     }
 }

@@ -7,10 +7,10 @@ namespace Nekto\Core\Time;
 /** A set of open minutes laid end to end: turns moments into open minutes and back, in O(log n). */
 final readonly class Timeline
 {
-    /** @var list<int> */
+    /** @var array<int, int> */
     private array $starts;
 
-    /** @var list<int> open minutes before each start; one more entry than starts, the last is the total */
+    /** @var array<int, int> open minutes before each start; one more entry than starts, the last is the total */
     private array $before;
 
     public function __construct(public IntervalSet $open)
@@ -35,11 +35,9 @@ final readonly class Timeline
             $middle = intdiv($low + $high, 2);
             $this->starts[$middle] <= $minute ? $low = $middle + 1 : $high = $middle;
         }
-        if ($low === 0) {
-            return 0;
-        }
+        $start = $this->starts[$low - 1] ?? null;
 
-        return min($this->before[$low], $this->before[$low - 1] + $minute - $this->starts[$low - 1]);
+        return $start === null ? 0 : min($this->before[$low] ?? 0, ($this->before[$low - 1] ?? 0) + $minute - $start);
     }
 
     /** Open minutes from one moment until another; 0 if the second is not later. */

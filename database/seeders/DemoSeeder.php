@@ -124,7 +124,7 @@ final class DemoSeeder extends Seeder
             $over = $end <= $this->now;
             $whole = $minutes >= (int) $task->minutes_left;
             $block = $user->blocks()->create([
-                'task_id' => $task->id, 'starts_at' => $start, 'ends_at' => $end, 'anchored' => $anchored,
+                'task_id' => $task->id, 'starts_at' => $start, 'ends_at' => $end, 'anchored' => $anchored, 'reasons' => [['code' => 'earliest_open']],
                 'state' => match (true) {
                     ! $over => BlockState::Planned,
                     $whole => BlockState::Done,

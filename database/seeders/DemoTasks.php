@@ -47,7 +47,11 @@ final class DemoTasks
         ['Dentist: find a time', 'Dentist', 'Home', 2, 15, 1, false, 1, 9],
     ];
 
-    /** Title, area, stage, source, note, minutes, due (working days from today), hours since it was caught. */
+    /**
+     * Title, area, stage, source, note, minutes, due (working days from today), hours since it was caught.
+     *
+     * @var list<array{string, string, string, string, string|null, int|null, int|null, float|int}>
+     */
     public const CAUGHT = [
         ['Freight offer B', 'Loans & lenders', 'inbox', 'file', 'freight_offer_b.pdf, 2 pages', null, 7, 17.5],
         ['Reading chair for the estuary room', 'Exhibition', 'inbox', 'typed', null, null, null, 17],

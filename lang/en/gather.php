@@ -8,9 +8,10 @@ return [
     'too_many' => 'Up to :most lines at once, please. Nothing was taken yet; split it in two.',
     'caught' => '{1} Caught: :title.|[2,*] :count lines caught.',
     'gloss' => [
+        'estimate' => 'estimate',
         'minutes' => 'estimate :minutes',
         'due' => 'due :when',
-        'importance' => 'importance :word',
+        'importance' => 'importance',
     ],
     'problem' => [
         'no_such_date' => 'There is no such date. Type a day of the calendar.',

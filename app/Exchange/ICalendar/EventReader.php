@@ -63,7 +63,7 @@ final readonly class EventReader
         }
         $calendar = Reader::read("BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Nekto//EN\r\n{$text}\r\nEND:VCALENDAR\r\n");
         $calendar instanceof VCalendar || throw new UnreadableCalendar(__('meetings.not_a_calendar'));
-        $events = array_values($calendar->select('VEVENT'));
+        $events = array_values(array_filter($calendar->select('VEVENT'), static fn (object $one): bool => $one instanceof VEvent));
         foreach ($events as $event) {
             isset($event->DTSTART) || throw new UnreadableCalendar(__('meetings.no_start'));
             $this->check($event);
@@ -166,7 +166,9 @@ final readonly class EventReader
         foreach ($event->select('RDATE') as $property) {
             $zone = isset($property['TZID']) ? new \DateTimeZone((string) $property['TZID']) : $this->home;
             foreach ($property->getParts() as $part) {
-                $date = \DateTimeImmutable::createFromInterface(DateTimeParser::parse(explode('/', (string) $part)[0], $zone));
+                $parsed = DateTimeParser::parse(explode('/', (string) $part)[0], $zone);
+                $parsed instanceof \DateTimeImmutable || throw new UnreadableCalendar(__('meetings.bad_time', ['name' => 'RDATE', 'value' => (string) $part]));
+                $date = $parsed;
                 if (! isset($except[$date->getTimestamp()])) {
                     $dates[$date->getTimestamp()] = $date;
                 }
@@ -196,10 +198,12 @@ final readonly class EventReader
         }
         $shift = intdiv($behind, $days) * $days;
         $moved = $start->modify("+{$shift} days");
-        if (isset($event->DTEND)) {
-            $event->DTEND->setDateTime($this->first($event, 'DTEND')->modify("+{$shift} days"), $event->DTEND->isFloating());
+        foreach (['DTEND' => null, 'DTSTART' => $moved] as $name => $to) {
+            $property = $event->{$name};
+            if ($property instanceof DateTimeProperty) {
+                $property->setDateTime($to ?? $this->first($event, 'DTEND')->modify("+{$shift} days"), $property->isFloating());
+            }
         }
-        $event->DTSTART->setDateTime($moved, $event->DTSTART->isFloating());
     }
 
     /** @return array{\DateTimeImmutable, \DateTimeImmutable} */
@@ -210,18 +214,25 @@ final readonly class EventReader
             return [$start, $this->first($event, 'DTEND')];
         }
         if (isset($event->DURATION)) {
-            return [$start, $start->add(DateTimeParser::parseDuration((string) $event->DURATION))];
+            $duration = DateTimeParser::parseDuration((string) $event->DURATION);
+
+            return [$start, $duration instanceof \DateInterval ? $start->add($duration) : $start];
         }
 
-        return [$start, $event->DTSTART->hasTime() ? $start : $start->modify('+1 day')];
+        return [$start, $this->hasTime($event) ? $start : $start->modify('+1 day')];
     }
 
     /** Whole days keep their number of local days, other events their length, across clock changes. */
     private function endFrom(VEvent $event, \DateTimeImmutable $at, \DateTimeImmutable $start, \DateTimeImmutable $end): \DateTimeImmutable
     {
-        return $event->DTSTART->hasTime()
+        return $this->hasTime($event)
             ? $at->modify('+'.($end->getTimestamp() - $start->getTimestamp()).' seconds')
             : $at->modify('+'.max(1, (int) $start->diff($end)->days).' days');
+    }
+
+    private function hasTime(VEvent $event): bool
+    {
+        return $event->DTSTART instanceof DateTimeProperty && $event->DTSTART->hasTime();
     }
 
     private function first(VEvent $event, string $property): \DateTimeImmutable
@@ -242,7 +253,7 @@ final readonly class EventReader
             'place' => $place === '' ? null : mb_substr($place, 0, 500),
             'starts_at' => CarbonImmutable::instance($start)->utc()->startOfMinute()->toDateTimeString(),
             'ends_at' => CarbonImmutable::instance($end)->utc()->addSeconds(59)->startOfMinute()->toDateTimeString(),
-            'all_day' => ! $event->DTSTART->hasTime(),
+            'all_day' => ! $this->hasTime($event),
             'busy' => strtoupper((string) ($event->TRANSP ?? '')) !== 'TRANSPARENT' && ! $this->isDeclined($event),
         ];
     }

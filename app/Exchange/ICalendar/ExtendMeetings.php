@@ -19,6 +19,7 @@ final readonly class ExtendMeetings
     public function __invoke(User $user, CarbonImmutable $now): void
     {
         $reader = TakeEvents::reader($user, $now);
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
         $meetings = $user->meetings()->where('expanded_until', '<', $now->addDays(self::DAYS))->orderBy('id')->limit(self::AT_ONCE)->get();
         foreach ($meetings as $meeting) {
             $this->expand($meeting, $reader, $now);

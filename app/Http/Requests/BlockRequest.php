@@ -4,29 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Clock;
-use App\Models\Block;
-use App\Models\BlockState;
-use App\Planning\PlanConflict;
-use App\Wording\Times;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\ValidationException;
 
-/** A change of a block, with the mark of the block as the person saw it. */
-class BlockRequest extends FormRequest
+/** A change of a block that needs nothing else. */
+final class BlockRequest extends FormRequest
 {
+    use ComesWithMark;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['mark' => ['nullable', 'string', 'max:40']];
-    }
-
-    /** @throws ValidationException if the block was changed since it was shown, in another window or by the plan itself */
-    public function ensureCurrent(Block $block): void
-    {
-        if ($block->state !== BlockState::Planned || ($this->filled('mark') && $this->input('mark') !== $block->mark())) {
-            $when = Times::range($this->user(), $block->starts_at, $block->ends_at, Clock::now());
-            throw ValidationException::withMessages(['start' => PlanConflict::changedElsewhere($block->task->title, $when)->getMessage()]);
-        }
+        return $this->markRules();
     }
 }

@@ -8,19 +8,22 @@ use App\Clock;
 use App\Models\Block;
 use App\Planning\RowMapper;
 use Carbon\CarbonImmutable;
+use Illuminate\Foundation\Http\FormRequest;
 use Nekto\Core\Time\LocalDay;
 use Nekto\Core\Time\Zone;
 
 /** Where a block is to go: a day and a start by the wall clock, and how long it is to be. */
-final class MoveBlockRequest extends BlockRequest
+final class MoveBlockRequest extends FormRequest
 {
+    use ComesWithMark;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
-            ...parent::rules(),
+            ...$this->markRules(),
             'day' => ['required', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01'],
-            'start' => ['nullable', 'date_format:H:i'],
+            'start' => ['nullable', 'date_format:H:i,G:i'],
             'minutes' => ['nullable', 'integer', 'between:5,720'],
         ];
     }

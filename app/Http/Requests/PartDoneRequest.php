@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Illuminate\Foundation\Http\FormRequest;
 use Nekto\Core\Capture\DurationReader;
 use Nekto\Core\Capture\Problem;
 
 /** How much of a task is left. */
-final class PartDoneRequest extends BlockRequest
+final class PartDoneRequest extends FormRequest
 {
+    use ComesWithMark;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return [...parent::rules(), 'left' => ['required', 'string', 'max:40', static function (string $name, mixed $value, \Closure $fail): void {
+        return [...$this->markRules(), 'left' => ['required', 'string', 'max:40', static function (string $name, mixed $value, \Closure $fail): void {
             $read = DurationReader::read((string) $value);
             $read instanceof Problem && $fail(__("gather.problem.{$read->value}"));
         }]];
@@ -28,6 +31,8 @@ final class PartDoneRequest extends BlockRequest
     /** Minutes. */
     public function left(): int
     {
-        return (int) DurationReader::read($this->string('left')->toString());
+        $read = DurationReader::read($this->string('left')->toString());
+
+        return is_int($read) ? $read : throw new \LogicException('Validated before.');
     }
 }

@@ -38,7 +38,7 @@ trait ReadsStretches
                 throw InvalidHours::notAClockTime(trim($part));
             }
             $stretches[] = Stretch::fromClock(
-                sprintf('%02d:%02d', $match[1], (int) ($match[2] ?? 0)),
+                sprintf('%02d:%02d', $match[1], (int) $match[2]),
                 sprintf('%02d:%02d', $match[3], (int) ($match[4] ?? 0)),
             );
         }

@@ -71,8 +71,21 @@ export default () => ({
             }
             layer.append(raw.slice(at) + '\n')
         }
+        this.apart()
         if (focused) {
             layer.querySelector(`[data-part="${focused}"]`)?.focus()
+        }
+    },
+    /** Glosses of one line that would run into each other move on to the right. */
+    apart() {
+        let former = null
+        for (const gloss of this.$refs.glosses.querySelectorAll('.gloss')) {
+            const box = gloss.getBoundingClientRect()
+            const over = former && Math.abs(former.top - box.top) < 4 ? former.right + 6 - box.left : 0
+            if (over > 0) {
+                gloss.style.marginLeft = `${over}px`
+            }
+            former = { top: box.top, right: box.right + Math.max(0, over) }
         }
     },
     bracket(words, part, line, at) {

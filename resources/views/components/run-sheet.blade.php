@@ -1,13 +1,13 @@
 {{-- The day from top to bottom in proportion: what happened, what is planned, how far it can slip. --}}
-@props(['sheet', 'why', 'chosen', 'day', 'address'])
+@props(['sheet', 'why', 'chosen', 'day', 'address', 'gauge'])
 @php use App\Wording\Times; @endphp
 <div class="sheet" x-ref="sheet" style="--height:{{ $sheet->height }}">
     @foreach ($sheet->closed as $closed)<i class="closed" style="--t:{{ $closed['top'] }};--h:{{ $closed['height'] }}"></i>@endforeach
     <i class="staff"></i>
     @foreach ($sheet->hours as $hour)<span class="hour" style="--t:{{ $hour['top'] }}">{{ $hour['label'] }}</span>@endforeach
-    <span class="column-name" style="left:64px;top:8px">actual</span>
-    <span class="column-name" style="left:132px;top:8px">planned</span>
-    <span class="column-name" style="left:416px;top:8px">slack</span>
+    <span class="column-name" style="left:64px;top:12px">actual</span>
+    <span class="column-name" style="left:132px;top:12px">planned</span>
+    <span class="column-name" style="left:416px;top:12px">slack</span>
     @foreach ($sheet->names as $name)
         <i class="set-line" style="--t:{{ $name['top'] }}"></i><span class="set-name" style="--t:{{ $name['top'] }}">{{ $name['label'] }}</span>
     @endforeach
@@ -35,7 +35,7 @@
             </a>
         @else
             <div id="meeting-{{ $item['id'] }}" @class(['meeting', "meeting-{$item['size']}", 'meeting-free' => ! $item['busy']]) title="{{ $item['title'] }}, {{ $item['range'] }}" style="--t:{{ $item['top'] }};--h:{{ $item['height'] }}">
-                <span class="title">{{ $item['title'] }}</span><span class="soft">@if ($item['place'] && mb_strlen($item['title'].$item['place']) < 34){{ $item['place'] }}, @endif{{ Times::column($item['minutes']) }}</span>
+                <span class="title">{{ $item['title'] }}</span><span class="soft">@if ($item['place'] && mb_strlen($item['title'].$item['place']) < 34)<span class="place">{{ $item['place'] }}, </span>@endif{{ Times::column($item['minutes']) }}</span>
                 @if ($item['height'] >= 44)<span class="range">{{ $item['range'] }}</span>@endif
             </div>
         @endif
@@ -44,6 +44,7 @@
     @php
         $tails = collect($sheet->tails);
         $foot = $sheet->height - 10;
+        $outer = $tails->max('x') ?? 0;
     @endphp
     <svg class="tails" aria-hidden="true">
         @foreach ($tails as $tail)
@@ -52,7 +53,9 @@
             @elseif ($tail['kind'] === 'today')
                 <path class="track" d="M0 {{ $tail['from'] }}H{{ $tail['x'] }}V{{ $tail['to'] }}M{{ $tail['x'] - 6 }} {{ $tail['to'] }}h12" />
             @else
-                <path class="track" d="M0 {{ $tail['from'] }}H{{ $tail['x'] }}V{{ $foot - 18 * ($tails->where('kind', 'later')->count() - 1 - $tail['row']) }}m-4 -6l4 6l4 -6" />
+                @php $y = $foot - 18 * ($tails->where('kind', 'later')->count() - 1 - $tail['row']); @endphp
+                <path class="track" d="M0 {{ $tail['from'] }}H{{ $tail['x'] }}V{{ $y }}m-4 -6l4 6l4 -6" />
+                @if ($tail['x'] < $outer)<path class="track lead" d="M{{ $tail['x'] }} {{ $y - 2 }}H{{ $outer + 8 }}" />@endif
             @endif
         @endforeach
     </svg>
@@ -62,12 +65,13 @@
         @elseif ($tail['kind'] === 'today')
             <span class="tail-label" style="left:calc(var(--lane) + var(--lane-width) + {{ $tail['x'] - 6 }}px);top:{{ $tail['to'] + 3 }}px"><span class="sr-only">slack </span>{{ $tail['label'] }}</span>
         @else
-            <span class="tail-label" style="left:calc(var(--lane) + var(--lane-width) + {{ $tail['x'] + 9 }}px);top:{{ $foot - 18 * ($tails->where('kind', 'later')->count() - 1 - $tail['row']) - 10 }}px"><span class="sr-only">can end as late as </span>{{ $tail['label'] }}</span>
+            <span class="tail-label" style="left:calc(var(--lane) + var(--lane-width) + {{ $outer + 10 }}px);top:{{ $foot - 18 * ($tails->where('kind', 'later')->count() - 1 - $tail['row']) - 10 }}px"><span class="sr-only">can end as late as </span>{{ $tail['label'] }}</span>
         @endif
     @endforeach
     @php
         $top = $chosen === null ? null : collect($sheet->blocks)->firstWhere('id', $chosen->id)['top'] ?? null;
-        $whyTop = $top === null ? null : max(34, min($top, $sheet->height - 210));
+        $whyTop = $top === null ? null : max(34, min($top + 16, $sheet->height - 300));
+        $gaugeFoot = (int) ceil(max($gauge->load->open, $gauge->planned) * $gauge->scale) + 14 + 8;
     @endphp
     @foreach ($sheet->notes as $note)
         @unless ($whyTop !== null && $note['top'] > $whyTop - 80 && $note['top'] < $whyTop + 220)
@@ -75,6 +79,9 @@
         @endunless
     @endforeach
     @if ($sheet->nowAt !== null)<span class="now-mark" style="--t:{{ $sheet->nowAt }}"><b>{{ $sheet->nowLabel }}</b></span>@endif
+    @if ($top !== null && $gauge->chosenAt !== null)
+        <i @class(['join', 'join-up' => $gaugeFoot - $gauge->chosenAt < $top + 12, 'join-down' => $gaugeFoot - $gauge->chosenAt >= $top + 12]) style="--from:{{ $top + 12 }};--to:{{ round($gaugeFoot - $gauge->chosenAt, 1) }}"></i>
+    @endif
     @if ($chosen !== null)
         <x-why-here :chosen="$chosen" :why="$why" :top="$whyTop ?? 34" :day="$day" :address="$address" />
     @endif

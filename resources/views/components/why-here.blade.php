@@ -19,7 +19,7 @@
         <form class="row" method="post" action="/blocks/{{ $chosen->id }}/part">
             @csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}">
             <label for="left">Left</label>
-            <input class="field" id="left" name="left" data-page-key="m" value="{{ old('left') }}" placeholder="30 min" aria-describedby="left-error">
+            <input class="field" id="left" name="left" data-page-key="m" value="{{ old('left') }}" placeholder="30" aria-describedby="left-error">
             <button class="button">Part done</button>
             @error('left')<span class="error" id="left-error">{{ $message }}</span>@enderror
         </form>
@@ -27,9 +27,8 @@
             <form class="row" method="post" action="/blocks/{{ $chosen->id }}">
                 @csrf @method('patch')<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><input type="hidden" name="day" value="{{ $day->asString() }}">
                 <label for="start">At</label>
-                <input class="field" id="start" name="start" type="time" step="300" value="{{ old('start', Times::clock($person, $chosen->starts_at)) }}">
-                <label for="minutes">for</label>
-                <input class="field" id="minutes" name="minutes" type="number" min="5" max="720" step="5" value="{{ old('minutes', $minutes) }}" aria-label="minutes">
+                <input class="field" id="start" name="start" maxlength="5" pattern="[0-2]?\d:[0-5]\d" value="{{ old('start', Times::clock($person, $chosen->starts_at)) }}">
+                <input class="field field-minutes" id="minutes" name="minutes" inputmode="numeric" maxlength="3" value="{{ old('minutes', $minutes) }}" aria-label="for how many minutes">
                 <button class="button">Move</button>
             </form>
         @endif

@@ -20,7 +20,7 @@
             </div>
         </form>
     </section>
-    <section aria-labelledby="inbox-title">
+    <section class="inbox-part" aria-labelledby="inbox-title">
         <div class="section-head"><h2 id="inbox-title">Inbox</h2><span class="soft">{{ count($items) }}, oldest first</span></div>
         @if ($items->isEmpty())
             <div class="empty"><h2>Nothing has come in.</h2><p class="soft">Write a line above, or catch one from any screen with <span class="key">.</span> – what waits to be weighed is in <a href="/weigh">Weigh</a>.</p></div>

@@ -17,8 +17,8 @@
                     <x-field name="deep_limit" label="Deep work, minutes a day at most" :value="$user->deep_limit" inputmode="numeric" />
                     <x-field name="buffer_before" label="Free before a meeting, minutes" :value="$user->buffer_before" inputmode="numeric" />
                     <x-field name="buffer_after" label="Free after a meeting, minutes" :value="$user->buffer_after" inputmode="numeric" />
-                    <x-field name="lunch_from" label="Lunch from" type="time" :value="$user->lunch_from === null ? '' : Stretch::clock($user->lunch_from)" />
-                    <x-field name="lunch_to" label="to" type="time" :value="$user->lunch_to === null ? '' : Stretch::clock($user->lunch_to)" />
+                    <x-field name="lunch_from" label="Lunch from" placeholder="none" maxlength="5" :value="$user->lunch_from === null ? '' : Stretch::clock($user->lunch_from)" />
+                    <x-field name="lunch_to" label="to" placeholder="none" maxlength="5" :value="$user->lunch_to === null ? '' : Stretch::clock($user->lunch_to)" />
                     <x-field class="wide" name="addresses" label="Further mail addresses of yours in calendars" :value="$user->addresses" hint="with commas between; a meeting you declined under one of them does not block" />
                     <div class="form-row"><label for="theme">Looks</label><select class="field" id="theme" name="theme">@foreach (['auto' => 'as the system', 'light' => 'light', 'dark' => 'dark'] as $value => $word)<option value="{{ $value }}" @selected(old('theme', $user->theme) === $value)>{{ $word }}</option>@endforeach</select></div>
                     <div class="form-row"><span class="label">Single keys</span><label class="check"><input type="hidden" name="single_keys" value="0"><input type="checkbox" name="single_keys" value="1" @checked(old('single_keys', $user->single_keys))> work without Ctrl or Alt</label></div>
@@ -49,7 +49,7 @@
                     @php $mine = (int) old('dates_of') === $set->id; @endphp
                     <div class="form-row"><label for="date-{{ $set->id }}">Date</label><input class="field" type="date" id="date-{{ $set->id }}" name="date" value="{{ $mine ? old('date') : '' }}">@if ($mine && $errors->has('date'))<span class="error">{{ $errors->first('date') }}</span>@endif</div>
                     <div class="form-row"><label for="stretches-{{ $set->id }}">Hours, or nothing for closed</label><input class="field" id="stretches-{{ $set->id }}" name="stretches" value="{{ $mine ? old('stretches') : '' }}" placeholder="closed">@if ($mine && $errors->has('stretches'))<span class="error">{{ $errors->first('stretches') }}</span>@endif</div>
-                    <div class="form-row"><span class="label">&nbsp;</span><button class="button">Add date</button></div>
+                    <div class="form-row"><span class="label">&nbsp;</span><button class="button field">Add date</button></div>
                 </form>
             @endforeach
         </section>

@@ -22,7 +22,7 @@
         <section class="run-sheet" aria-labelledby="sheet-title">
             <div class="section-head"><h2 id="sheet-title">Run sheet</h2>
                 <span class="soft">{{ count($sheet->blocks) }} {{ count($sheet->blocks) === 1 ? 'block' : 'blocks' }}, {{ count($sheet->meetings) }} {{ count($sheet->meetings) === 1 ? 'meeting' : 'meetings' }}@if ($sheet->allDay); all day: {{ implode(', ', $sheet->allDay) }}@endif</span></div>
-            <x-run-sheet :sheet="$sheet" :why="$why" :chosen="$chosen" :day="$day" :address="$address" />
+            <x-run-sheet :sheet="$sheet" :why="$why" :chosen="$chosen" :day="$day" :address="$address" :gauge="$gauge" />
         </section>
         <section class="gauge-part" aria-labelledby="gauge-title">
             <div class="section-head"><h2 id="gauge-title">Gauge</h2><span @class(['coral' => $gauge->over() > 0])><b class="strong">{{ Times::duration($gauge->planned) }}</b> of {{ Times::duration($gauge->load->loadLine) }}</span></div>
