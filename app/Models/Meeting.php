@@ -35,6 +35,6 @@ final class Meeting extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['ignored' => 'boolean', 'expanded_until' => 'immutable_datetime'];
+        return ['ignored' => 'boolean', 'lead_minutes' => 'integer', 'expanded_until' => 'immutable_datetime'];
     }
 }

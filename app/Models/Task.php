@@ -114,6 +114,7 @@ final class Task extends Model
             'stage' => TaskStage::class,
             'importance' => Importance::class,
             'push' => Push::class,
+            'area_id' => 'integer',
             'due_at' => 'immutable_datetime',
             'due_hard' => 'boolean',
             'not_before' => 'immutable_datetime',

@@ -111,6 +111,9 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'single_keys' => 'boolean'];
+        return [
+            'password' => 'hashed', 'single_keys' => 'boolean', 'margin_percent' => 'integer', 'buffer_before' => 'integer',
+            'buffer_after' => 'integer', 'deep_limit' => 'integer', 'lunch_from' => 'integer', 'lunch_to' => 'integer',
+        ];
     }
 }

@@ -132,6 +132,8 @@ final class Draft
     private function fill(Task $task, int $left, int $from): int
     {
         $own = $task->minutes - self::sum($this->anchored[$task->id] ?? []);
+        $odd = $left % $this->problem->step; // beside an anchored block of odd length: no block can have these
+        $left -= $odd;
         $chunks = new Chunks($task, $own, $this->problem->step);
         $fixed = [...($this->anchored[$task->id] ?? []), ...($this->laid[$task->id] ?? [])];
         $found = [];
@@ -173,7 +175,7 @@ final class Draft
             $this->take($task, $start, $end);
         }
 
-        return $left;
+        return $left + $odd;
     }
 
     /**

@@ -23,14 +23,14 @@ final readonly class PlanDifference
     }
 
     /**
-     * Blocks of one task are compared in order of time; what stayed is left out.
+     * Blocks of one task are compared in order of time; what stayed is left out, and so is what the person anchored.
      *
      * @return list<Move> by the time they go to; what has no place comes last
      */
     public function moves(): array
     {
         $before = self::byTask($this->problem->previous);
-        $after = self::byTask($this->plan->blocks);
+        $after = self::byTask(array_values(array_filter($this->plan->blocks, static fn (Block $block): bool => ! $block->anchored)));
         $moves = [];
         foreach (array_keys($this->tasks) as $id) {
             $old = $before[$id] ?? [];

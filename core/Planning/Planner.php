@@ -54,7 +54,7 @@ final readonly class Planner
      */
     private function improve(PlanningProblem $problem, FreeTime $free, array $order, Draft $best): Draft
     {
-        $left = $this->effort;
+        $left = count($order) < 2 ? 0 : $this->effort;
         $quiet = 0;
         for ($at = 1; $left > 0 && $quiet < count($order); $at = $at + 1 < count($order) ? $at + 1 : 1) {
             $quiet++;

@@ -28,6 +28,12 @@ final readonly class DemoDates
         return $number === 0 ? $this->today : $this->today->addWeekdays($number);
     }
 
+    /** That working day as a date, or null for none. */
+    public function dueOn(?int $number): ?string
+    {
+        return $number === null ? null : $this->workday($number)->format('Y-m-d');
+    }
+
     /** Today at that wall-clock time. */
     public function at(string $clock): CarbonImmutable
     {

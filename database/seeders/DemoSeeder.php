@@ -87,7 +87,7 @@ final class DemoSeeder extends Seeder
             $task = $user->tasks()->make([
                 'title' => $title, 'short' => $short, 'area_id' => $areas[$area], 'stage' => TaskStage::Open, 'importance' => $importance,
                 'estimate' => $minutes, 'minutes_left' => $minutes, 'demand' => $deep ? 'deep' : 'light', 'carried' => $carried,
-                'due_on' => $due === null ? null : $this->dates->workday($due)->format('Y-m-d'),
+                'due_on' => $this->dates->dueOn($due),
             ]);
             $task->created_at = $this->now->subDays($age);
             $task->save();
@@ -102,7 +102,7 @@ final class DemoSeeder extends Seeder
             $task = $user->tasks()->make([
                 'title' => $title, 'area_id' => $areas[$area], 'stage' => $stage, 'source' => $source, 'note' => $note,
                 'estimate' => $estimate, 'minutes_left' => $estimate,
-                'due_on' => $due === null ? null : $this->dates->workday($due)->format('Y-m-d'),
+                'due_on' => $this->dates->dueOn($due),
             ]);
             $task->created_at = $this->now->subMinutes((int) (60 * $hoursAgo));
             $task->save();

@@ -16,7 +16,11 @@ final class DemoTasks
         ['Home', 'clay', true],
     ];
 
-    /** Title, short title, area, importance, minutes, due (working days from today), deep, carried over, days since it was caught. */
+    /**
+     * Title, short title, area, importance, minutes, due (working days from today), deep, carried over, days since it was caught.
+     *
+     * @var list<array{string, string, string, int, int, int|null, bool, int, int}>
+     */
     public const OPEN = [
         ['Invoices and replies', 'Replies', 'Team', 2, 30, 0, false, 0, 1],
         ['Wall texts, room 3', 'Wall texts, room 3', 'Exhibition', 4, 90, 1, true, 0, 6],

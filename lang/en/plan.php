@@ -44,7 +44,7 @@ return [
         'predecessor_moved' => 'what comes before it ends later',
         'earlier_free' => 'earlier time was free',
         'no_place' => 'no open time is left for it',
-        'new_work' => 'it has work without a place',
+        'new_work' => 'it had no place yet',
         'rearranged' => 'the whole comes out better so',
     ],
     'conflict' => [

@@ -18,6 +18,9 @@ final class Minute extends Command
     /** Imports that nobody watches any more are gone on with after so many minutes. */
     private const ABANDONED = 2;
 
+    /** Steps of one import a minute. */
+    private const STEPS = 20;
+
     protected $signature = 'nekto:minute';
 
     protected $description = 'Mends plans, expands repeating meetings, goes on with imports; run it each minute';
@@ -37,7 +40,9 @@ final class Minute extends Command
             }
         }
         foreach (CalendarImport::query()->whereNull('finished_at')->where('updated_at', '<', $now->subMinutes(self::ABANDONED))->with('user')->get() as $import) {
-            $take->step($import, $now);
+            for ($steps = 0; $import->finished_at === null && $steps < self::STEPS; $steps++) {
+                $take->step($import, $now);
+            }
         }
 
         return $failed === 0 ? self::SUCCESS : self::FAILURE;

@@ -127,7 +127,7 @@ final class CalendarSplitter
     {
         $held = null;
         $from = 0;
-        foreach (preg_split('/\r\n|\n|\r/', $text) ?: [] as $i => $line) {
+        foreach (explode("\n", $text) as $i => $line) {
             if ($held !== null && $line !== '' && ($line[0] === ' ' || $line[0] === "\t")) {
                 $held .= substr($line, 1);
             } else {
@@ -151,6 +151,8 @@ final class CalendarSplitter
         if (str_contains($text, "\0")) {
             throw new UnreadableCalendar(__('meetings.not_a_calendar'));
         }
+
+        $text = strtr($text, ["\r\n" => "\n", "\r" => "\n"]);
 
         return mb_check_encoding($text, 'UTF-8') ? $text : mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
     }

@@ -119,6 +119,9 @@ final readonly class EventReader
     {
         [$start, $end] = $this->span($event);
         $starts = $this->extraDates($event);
+        if (preg_match('/FREQ=(SECONDLY|MINUTELY)/i', (string) ($event->RRULE ?? '')) === 1) {
+            throw new UnreadableCalendar(__('meetings.too_often')); // sabre/vobject would not move on from the first
+        }
         unset($event->RDATE);
         $this->moveAhead($event, $start);
         $goesOn = false;
@@ -127,14 +130,14 @@ final readonly class EventReader
             for ($steps = 0; $iterator->valid() && $iterator->getDtEnd() < $this->from; $iterator->next()) {
                 ++$steps > self::MOST_STEPS && throw new UnreadableCalendar(__('meetings.too_often'));
             }
-            for (; $iterator->valid(); $iterator->next()) {
+            for ($steps = 0; $iterator->valid(); $iterator->next()) {
+                ++$steps > self::MOST_OCCURRENCES && throw new UnreadableCalendar(__('meetings.too_often'));
                 $at = $iterator->getDtStart();
                 if ($at >= $this->until) {
                     $goesOn = true;
                     break;
                 }
                 $starts[$at->getTimestamp()] = \DateTimeImmutable::createFromInterface($at);
-                count($starts) > self::MOST_OCCURRENCES && throw new UnreadableCalendar(__('meetings.too_often'));
             }
         } catch (NoInstancesException) {
             // every occurrence is excepted: only RDATEs and changed occurrences are left

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Route as Router;
+use PHPUnit\Framework\Attributes\Test;
+
+/** Rows of another account do not exist, whatever is done with their address. */
+final class OwnRowsTest extends FeatureTestCase
+{
+    #[Test]
+    public function every_route_with_a_row_refuses_the_rows_of_others(): void
+    {
+        $other = $this->person('wim@example.org');
+        $task = $this->task('Lighting plan', of: $other);
+        $block = $this->block($task, '2026-03-11 09:00', '2026-03-11 10:00');
+        $this->meeting('Lighting', '2026-03-11 11:00', '2026-03-11 12:00', $other);
+        $set = $other->hoursSets()->firstOrFail();
+        $exception = $set->exceptions()->create(['date' => '2026-03-12', 'stretches' => []]);
+        $import = $other->calendarImports()->create(['file_name' => 'a.ics', 'total' => 0]);
+        $ids = ['task' => $task->id, 'block' => $block->id, 'meeting' => $other->meetings()->value('id'), 'set' => $set->id, 'exception' => $exception->id, 'import' => $import->id];
+        $before = $this->plan($other);
+
+        $routes = array_filter(Router::getRoutes()->getRoutes(), static fn (Route $route): bool => array_intersect_key(array_flip($route->parameterNames()), $ids) !== []);
+        self::assertGreaterThan(12, count($routes));
+        foreach ($routes as $route) {
+            $address = strtr($route->uri(), array_combine(array_map(static fn (string $name): string => "{{$name}}", array_keys($ids)), array_map(strval(...), $ids)));
+            $this->call($route->methods()[0], $address, ['title' => 'Taken', 'left' => '5', 'day' => '2026-03-11', 'week' => []])->assertNotFound();
+        }
+
+        self::assertSame($before, $this->plan($other));
+        self::assertSame('Lighting plan', $task->refresh()->title);
+        self::assertTrue($exception->exists());
+    }
+
+    #[Test]
+    public function a_date_of_another_set_cannot_be_reached_through_ones_own(): void
+    {
+        $theirs = $this->person('wim@example.org')->hoursSets()->firstOrFail()->exceptions()->create(['date' => '2026-03-12', 'stretches' => []]);
+        $mine = $this->ines->hoursSets()->firstOrFail();
+
+        $this->delete("/settings/hours/{$mine->id}/dates/{$theirs->id}")->assertNotFound();
+    }
+
+    #[Test]
+    public function a_task_cannot_be_put_into_the_area_of_another(): void
+    {
+        $task = $this->task('Quotes');
+        $area = $this->person('wim@example.org')->areas()->firstOrFail();
+
+        $this->patch("/tasks/{$task->id}", ['area_id' => $area->id])->assertSessionHasErrors('area_id');
+    }
+
+    #[Test]
+    public function lists_show_only_what_is_ones_own(): void
+    {
+        $other = $this->person('wim@example.org');
+        $this->task('Lighting plan', of: $other);
+        $this->block($this->task('Cable run', of: $other), '2026-03-11 09:00', '2026-03-11 10:00');
+        $this->meeting('Gallery round', '2026-03-11 11:00', '2026-03-11 12:00', $other);
+
+        foreach (['/shape', '/gather', '/weigh', '/meetings', '/settings'] as $address) {
+            $this->get($address)->assertOk()->assertDontSee('Lighting plan')->assertDontSee('Cable run')->assertDontSee('Gallery round');
+        }
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Test;
+
+final class SettingsTest extends FeatureTestCase
+{
+    private const RULES = [
+        'zone' => 'Europe/Lisbon', 'margin_percent' => '20', 'buffer_before' => '0', 'buffer_after' => '0', 'deep_limit' => '240',
+        'lunch_from' => '12:30', 'lunch_to' => '13:15', 'addresses' => '', 'theme' => 'auto', 'single_keys' => '1',
+    ];
+
+    #[Test]
+    public function rules_are_kept_and_the_plan_follows_them_at_once(): void
+    {
+        $this->meeting('Committee', '2026-03-11 10:00', '2026-03-11 11:00');
+        $this->block($this->task('Quotes'), '2026-03-11 09:00', '2026-03-11 10:00');
+
+        $this->put('/settings', [...self::RULES, 'buffer_before' => '10', 'lunch_from' => '', 'lunch_to' => '', 'theme' => 'dark'])->assertSessionHasNoErrors();
+
+        self::assertSame(['Wed 11:00–12:00 Quotes'], $this->plan());
+        $this->get('/settings')->assertSee('data-theme="dark"', false)->assertSee('value="10"', false);
+    }
+
+    #[Test]
+    #[DataProvider('impossibleRules')]
+    public function impossible_rules_are_told_beside_their_field_and_kept_in_the_form(string $field, string $value, string $said): void
+    {
+        $this->followingRedirects()->from('/settings')->put('/settings', [...self::RULES, $field => $value])->assertSee($said)->assertSee('value="'.e($value).'"', false);
+        self::assertSame(20, $this->ines->refresh()->margin_percent);
+    }
+
+    /** @return list<array{string, string, string}> */
+    public static function impossibleRules(): array
+    {
+        return [
+            ['zone', 'Europe/Atlantis', 'There is no such time zone'], ['margin_percent', '81', 'from 0 to 80'], ['margin_percent', '-5', 'from 0 to 80'],
+            ['buffer_before', 'ten', 'whole number'], ['deep_limit', '1441', 'from 0 to 1440'], ['lunch_to', '12:00', 'Lunch must end after it begins'], ['lunch_to', '', 'Give both times'],
+        ];
+    }
+
+    #[Test]
+    public function hours_have_several_stretches_a_day(): void
+    {
+        $this->week(['wed' => '9-12:30, 13:15 to 17.30', 'thu' => '', 'fri' => '07:00–24:00'])->assertSessionHasNoErrors();
+
+        self::assertSame(
+            ['wed' => [['09:00', '12:30'], ['13:15', '17:30']], 'fri' => [['07:00', '24:00']]],
+            $this->ines->hoursSets()->firstOrFail()->week,
+        );
+    }
+
+    #[Test]
+    #[DataProvider('impossibleHours')]
+    public function impossible_hours_are_told_and_the_old_ones_stay(string $typed, string $said): void
+    {
+        $set = $this->ines->hoursSets()->firstOrFail();
+        $this->followingRedirects()->from('/settings')->put("/settings/hours/{$set->id}", ['set' => $set->id, 'week' => ['mon' => $typed]])
+            ->assertSee($said)->assertSee('value="'.e($typed).'"', false);
+
+        self::assertSame([['09:00', '17:30']], $set->refresh()->week['mon']);
+    }
+
+    /** @return list<array{string, string}> */
+    public static function impossibleHours(): array
+    {
+        return [
+            ['17:30–09:00', 'Hours must end after they start: 17:30 to 09:00.'], ['09:00–09:00', 'Hours must end after they start'], ['nine to five', 'is not a time'],
+            ['09:00–25:00', 'is not a time'], ['09:00–12:00, 11:00–13:00', 'Two stretches overlap at 11:00.'],
+        ];
+    }
+
+    #[Test]
+    public function a_date_can_be_closed_or_have_hours_of_its_own(): void
+    {
+        $set = $this->ines->hoursSets()->firstOrFail();
+        $this->block($this->task('Quotes'), '2026-03-11 09:00', '2026-03-11 10:00');
+
+        $this->post("/settings/hours/{$set->id}/dates", ['date' => '2026-03-11', 'stretches' => '']);
+        self::assertSame(['Thu 09:00–10:00 Quotes'], $this->plan());
+
+        $this->post("/settings/hours/{$set->id}/dates", ['date' => '2026-03-11', 'stretches' => '15:00–16:00']);
+        $this->post('/plan/lay-out');
+        self::assertSame(['Wed 15:00–15:45 Quotes', 'Thu 09:00–09:15 Quotes'], $this->plan(), 'an hour, less the margin in whole steps');
+
+        $this->delete("/settings/hours/{$set->id}/dates/{$set->exceptions()->value('id')}");
+        self::assertSame(0, $set->exceptions()->count());
+        $this->from('/settings')->post("/settings/hours/{$set->id}/dates", ['date' => '2026-02-30', 'stretches' => ''])->assertSessionHasErrors('date');
+    }
+
+    /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function week(array $week): \Illuminate\Testing\TestResponse
+    {
+        return $this->put('/settings/hours/'.$this->ines->hoursSets()->firstOrFail()->id, ['week' => $week]);
+    }
+}
