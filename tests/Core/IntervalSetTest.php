@@ -76,6 +76,7 @@ final class IntervalSetTest extends TestCase
         self::assertNull(IntervalSet::empty()->latestStart(1, 100));
     }
 
+    /** @return Generator<IntervalSet> */
     private static function sets(): Generator
     {
         return Generators::map(

@@ -22,7 +22,7 @@ final class SettingsTest extends FeatureTestCase
 
         $this->put('/settings', [...self::RULES, 'buffer_before' => '10', 'lunch_from' => '', 'lunch_to' => '', 'theme' => 'dark'])->assertSessionHasNoErrors();
 
-        self::assertSame(['Wed 11:00–12:00 Quotes'], $this->plan());
+        self::assertSame(['Wed 09:00–09:45 Quotes', 'Wed 11:00–11:15 Quotes'], $this->plan());
         $this->get('/settings')->assertSee('data-theme="dark"', false)->assertSee('value="10"', false);
     }
 
@@ -92,7 +92,10 @@ final class SettingsTest extends FeatureTestCase
         $this->from('/settings')->post("/settings/hours/{$set->id}/dates", ['date' => '2026-02-30', 'stretches' => ''])->assertSessionHasErrors('date');
     }
 
-    /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    /**
+     * @param  array<string, string>  $week
+     * @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
     private function week(array $week): \Illuminate\Testing\TestResponse
     {
         return $this->put('/settings/hours/'.$this->ines->hoursSets()->firstOrFail()->id, ['week' => $week]);

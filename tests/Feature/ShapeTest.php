@@ -40,7 +40,6 @@ final class ShapeTest extends FeatureTestCase
         self::assertSame($first, $this->plan(User::query()->where('email', DemoSeeder::EMAIL)->sole()));
     }
 
-    /** @param  list<string>  $times */
     #[Test]
     #[DataProvider('moments')]
     public function the_sample_is_a_full_day_whenever_it_is_written(string $now): void

@@ -137,8 +137,8 @@ final class CalendarSplitter
                 [$held, $from] = [$line, $i + 1];
             }
         }
-        if ($held !== null && $held !== '') {
-            yield [$from, $held];
+        if ($held !== '') {
+            yield [$from, (string) $held];
         }
     }
 

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test'
+import { environment, HOST, PORT } from './tests/Browser/server.js'
+
+export default defineConfig({
+    testDir: 'tests/Browser',
+    outputDir: 'tests/Browser/output',
+    workers: 1, // one database
+    retries: 0,
+    timeout: 30_000,
+    expect: { timeout: 5_000 },
+    reporter: [['line']],
+    use: {
+        baseURL: `http://${HOST}:${PORT}`,
+        viewport: { width: 1280, height: 800 },
+        trace: 'retain-on-failure',
+        launchOptions: {
+            executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+            args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+        },
+    },
+    globalSetup: './tests/Browser/prepare.js',
+    webServer: {
+        command: `bin/serve ${HOST} ${PORT}`,
+        url: `http://${HOST}:${PORT}/up`,
+        env: environment,
+        reuseExistingServer: false,
+        stdout: 'ignore',
+        stderr: 'ignore',
+    },
+})

@@ -1,0 +1,73 @@
+import AxeBuilder from '@axe-core/playwright'
+import { block, expect, test } from './ines.js'
+
+const SCREENS = {
+    shape: '/shape',
+    'another day': '/shape/2026-03-13',
+    gather: '/gather',
+    weigh: '/weigh',
+    task: '/tasks/8',
+    meetings: '/meetings',
+    settings: '/settings',
+}
+
+const rules = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
+
+for (const colorScheme of ['light', 'dark']) {
+    test.describe(colorScheme, () => {
+        test.use({ colorScheme })
+
+        for (const [name, address] of Object.entries(SCREENS)) {
+            test(`${name} can be used by everyone`, async ({ page }) => {
+                await page.goto(address)
+                expect(await faults(page)).toEqual([])
+            })
+        }
+
+        test('a chosen block, the keys and a toast can be used by everyone', async ({ page }) => {
+            await block(page, 'Budget revision').click()
+            await page.getByRole('button', { name: /^Anchor/ }).click()
+            await expect(page.getByRole('status')).toBeVisible()
+            expect(await faults(page)).toEqual([])
+            await page.keyboard.press('?')
+            expect(await faults(page)).toEqual([])
+        })
+
+        test('the doors can be used by everyone', async ({ page, context }) => {
+            await context.clearCookies()
+            for (const address of ['/sign-in', '/sign-up']) {
+                await page.goto(address)
+                expect(await faults(page)).toEqual([])
+            }
+        })
+    })
+}
+
+for (const width of [360, 390, 700, 960, 1280, 1920]) {
+    test(`no screen is wider than ${width} px`, async ({ page }) => {
+        await page.setViewportSize({ width, height: 844 })
+        for (const address of [...Object.values(SCREENS), '/shape?block=4']) {
+            await page.goto(address)
+            expect(await page.evaluate(() => document.documentElement.scrollWidth), address).toBeLessThanOrEqual(width)
+        }
+    })
+}
+
+test('on a phone the chosen block is worked from the foot with targets of 48 px', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 })
+    await block(page, 'Budget revision').click()
+    for (const name of [/^Done/, /^Anchor/, 'Part done', 'Move']) {
+        const box = await page.locator('#why').getByRole('button', { name }).boundingBox()
+        expect(box.height).toBeGreaterThanOrEqual(48)
+    }
+})
+
+test('reduced motion moves nothing', async ({ page }) => {
+    await page.emulateMedia({ reducedMotion: 'reduce' })
+    expect(await block(page, 'Budget revision').evaluate((element) => getComputedStyle(element).transitionDuration)).toBe('0s')
+})
+
+async function faults(page) {
+    const result = await new AxeBuilder({ page }).withTags(rules).analyze()
+    return result.violations.flatMap((violation) => violation.nodes.map((node) => `${violation.id}: ${node.target} – ${node.failureSummary?.split('\n')[1]?.trim()}`))
+}

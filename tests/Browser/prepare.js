@@ -1,0 +1,3 @@
+import { prepare } from './server.js'
+
+export default () => prepare()

@@ -1,0 +1,60 @@
+import { execFileSync } from 'node:child_process'
+import { copyFileSync, existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+
+const root = fileURLToPath(new URL('../..', import.meta.url))
+const folder = `${root}storage/framework/browser`
+const database = `${folder}/nekto.sqlite`
+const template = `${folder}/template.sqlite`
+const clock = `${folder}/now`
+
+export const HOST = '127.0.0.1'
+export const PORT = Number(process.env.E2E_PORT ?? 8765)
+export const START = '2026-03-11T10:20:00+00:00'
+
+export const environment = {
+    ...process.env,
+    APP_ENV: 'testing',
+    APP_KEY: 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=',
+    APP_URL: `http://${HOST}:${PORT}`,
+    DB_DATABASE: database,
+    NEKTO_NOW: `file:${clock}`,
+    PHP_CLI_SERVER_WORKERS: '3',
+}
+
+/** Moves the clock of the running server. */
+export function setClock(moment) {
+    writeFileSync(clock, moment)
+}
+
+/** Runs an artisan command against the test's database, at its clock. */
+export function artisan(...words) {
+    return execFileSync('php', ['artisan', ...words], { cwd: root, env: environment, encoding: 'utf8' })
+}
+
+/** The sample scenario as it was written, at 10:20. */
+export function reset() {
+    for (const ending of ['', '-wal', '-shm']) {
+        rmSync(database + ending, { force: true })
+    }
+    copyFileSync(template, database)
+    setClock(START)
+}
+
+/** Writes the sample scenario once for all tests. */
+export function prepare() {
+    mkdirSync(folder, { recursive: true })
+    for (const ending of ['', '-wal', '-shm']) {
+        rmSync(database + ending, { force: true })
+    }
+    writeFileSync(database, '')
+    setClock(START)
+    artisan('migrate', '--force', '--quiet')
+    artisan('nekto:demo')
+    // everything into the one file, so that a copy of it is whole
+    execFileSync('php', ['-r', `$d = new PDO("sqlite:${database}"); $d->exec("pragma wal_checkpoint(truncate)"); $d->exec("pragma journal_mode=delete");`])
+    if (!existsSync(database)) {
+        throw new Error('The sample database was not written.')
+    }
+    copyFileSync(database, template)
+}
