@@ -12,7 +12,6 @@ export default defineConfig({
     use: {
         baseURL: `http://${HOST}:${PORT}`,
         viewport: { width: 1280, height: 800 },
-        trace: 'retain-on-failure',
         launchOptions: {
             executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
             args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],

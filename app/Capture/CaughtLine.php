@@ -8,12 +8,12 @@ use App\Models\Area;
 use App\Models\Task;
 use App\Models\User;
 use App\Planning\RowMapper;
+use App\Planning\Zones;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Capture\Kind;
 use Nekto\Core\Capture\Line;
 use Nekto\Core\Capture\LineParser;
 use Nekto\Core\Time\LocalDay;
-use Nekto\Core\Time\Zone;
 
 /** Turns typed lines into inbox items. */
 final readonly class CaughtLine
@@ -39,7 +39,7 @@ final readonly class CaughtLine
     {
         $line = $this->understand($text, $refused);
         $due = $line->due();
-        $at = $due?->minuteOfDay === null ? null : (new Zone($this->user->zone))->at($due->day, $due->minuteOfDay);
+        $at = $due?->minuteOfDay === null ? null : Zones::named($this->user->zone)->at($due->day, $due->minuteOfDay);
 
         return $this->user->tasks()->create([
             'area_id' => $area->id,

@@ -46,9 +46,9 @@ final class Block extends Model
     /** What a form sends along, so that a change made elsewhere meanwhile is noticed. */
     public function mark(): string
     {
-        return substr(sha1(implode('|', [
-            $this->starts_at->getTimestamp(), $this->ends_at->getTimestamp(), (int) $this->anchored, $this->state->value,
-        ])), 0, 12);
+        $stored = $this->getAttributes();
+
+        return substr(sha1("{$stored['starts_at']} {$stored['ends_at']} {$this->state->value}".($this->anchored ? ' anchored' : '')), 0, 12);
     }
 
     /** @return array<string, string> */

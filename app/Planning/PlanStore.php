@@ -18,7 +18,7 @@ final readonly class PlanStore
     {
         $old = [];
         foreach ($loaded->movable as $block) {
-            $old[self::key($block->task_id, RowMapper::minute($block->starts_at), RowMapper::minute($block->ends_at))] = $block;
+            $old[self::key($block->task_id, RowMapper::start($block), RowMapper::end($block))] = $block;
         }
         $new = [];
         foreach ($plan->blocks as $i => $block) {

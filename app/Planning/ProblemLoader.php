@@ -35,7 +35,7 @@ final readonly class ProblemLoader
         $blocks = $user->blocks()->where('state', BlockState::Planned)->orderBy('starts_at')->get()
             ->filter(static fn (Block $block): bool => $tasks->has($block->task_id))->values();
         [$fixed, $movable] = $blocks->partition(static fn (Block $block): bool => self::isFixed($block, $now));
-        $waiting = $afresh ? collect() : $movable->filter(static fn (Block $block): bool => $block->kept && $block->ends_at <= $now);
+        $waiting = $afresh ? collect() : $movable->filter(static fn (Block $block): bool => $block->kept && RowMapper::end($block) <= RowMapper::minute($now));
         $movable = $movable->diff($waiting)->values();
         $anchored = self::coreBlocks($fixed, true);
         $step = (int) config('nekto.step');
@@ -60,7 +60,9 @@ final readonly class ProblemLoader
     /** Anchored, begun, or put back by an undo: planning goes around it. */
     private static function isFixed(Block $block, CarbonImmutable $now): bool
     {
-        return $block->ends_at > $now && ($block->anchored || $block->kept || $block->starts_at <= $now);
+        $minute = RowMapper::minute($now);
+
+        return RowMapper::end($block) > $minute && ($block->anchored || $block->kept || RowMapper::start($block) <= $minute);
     }
 
     /**
@@ -110,7 +112,7 @@ final readonly class ProblemLoader
         [$anchored, $begun] = $fixed->partition(static fn (Block $block): bool => $block->anchored);
         $spent = $this->workedToday($user, $time, $now);
         foreach ($begun as $block) {
-            $day = $time->zone->dayOf(RowMapper::minute($block->starts_at))->number;
+            $day = $time->zone->dayOf(RowMapper::start($block))->number;
             $set = $tasks[$block->task_id]->area->hours_set_id;
             $spent[$set][$day] = ($spent[$set][$day] ?? 0) + RowMapper::time($block)->length();
         }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Models\Block;
+use App\Models\Entry;
 use App\Models\HoursSet;
 use App\Models\Occurrence;
+use App\Models\Task;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Hours\Stretch;
@@ -50,13 +52,44 @@ final class RowMapper
 
     public static function time(Block|Occurrence $row): Interval
     {
-        return new Interval(self::minute($row->starts_at), self::minute($row->ends_at));
+        return new Interval(self::start($row), self::end($row));
+    }
+
+    /** Like minute($row->starts_at), without making a date object: a page asks this thousands of times. */
+    public static function start(Block|Occurrence|Entry $row): int
+    {
+        return self::stored((string) $row->getAttributes()['starts_at']);
+    }
+
+    /** Like minute($row->ends_at), which must not be null. */
+    public static function end(Block|Occurrence|Entry $row): int
+    {
+        return self::stored((string) $row->getAttributes()['ends_at']);
+    }
+
+    /** When a task was caught. */
+    public static function caught(Task $task): int
+    {
+        return self::stored((string) $task->getAttributes()['created_at']);
+    }
+
+    /** A stored moment, "2026-03-11 10:20:00" in UTC. */
+    private static function stored(string $moment): int
+    {
+        return intdiv((int) gmmktime(
+            (int) substr($moment, 11, 2),
+            (int) substr($moment, 14, 2),
+            0,
+            (int) substr($moment, 5, 2),
+            (int) substr($moment, 8, 2),
+            (int) substr($moment, 0, 4),
+        ), 60);
     }
 
     /** True if a meeting keeps its time from being planned. */
     public static function blocks(Occurrence $occurrence): bool
     {
-        return $occurrence->busy && ! $occurrence->meeting->ignored && $occurrence->ends_at > $occurrence->starts_at;
+        return $occurrence->busy && ! $occurrence->meeting->ignored && self::end($occurrence) > self::start($occurrence);
     }
 
     /** A meeting with the time to get there and the person's buffers. */
@@ -69,6 +102,6 @@ final class RowMapper
 
     public static function today(User $user, CarbonImmutable $now): LocalDay
     {
-        return LocalDay::fromString($user->local($now)->format('Y-m-d'));
+        return Zones::named($user->zone)->dayOf(self::minute($now));
     }
 }

@@ -33,6 +33,9 @@ final readonly class WorkTime
     /** @var array<int, WeeklyHours> by the set's id */
     private array $weekly;
 
+    /** @var array<int, IntervalSet> by the set's id */
+    private array $open;
+
     /**
      * @param  Collection<int, HoursSet>  $sets  with their exceptions
      * @param  Collection<int, Occurrence>  $occurrences  with their meetings, by start
@@ -44,7 +47,7 @@ final readonly class WorkTime
         public Collection $sets,
         public Collection $occurrences,
     ) {
-        $this->zone = new Zone($user->zone);
+        $this->zone = Zones::named($user->zone);
         $this->lunch = RowMapper::lunch($user)->during($this->zone, $first, $days);
         $weekly = $hours = [];
         foreach ($sets as $set) {
@@ -60,6 +63,7 @@ final readonly class WorkTime
             }
         }
         $this->busy = IntervalSet::covering(...$busy);
+        $this->open = array_map(fn (IntervalSet $set): IntervalSet => $set->without($this->busy), $hours);
     }
 
     public function span(): Interval
@@ -70,7 +74,7 @@ final readonly class WorkTime
     /** Open time of a set of hours: without lunch and busy meetings; anchored blocks are still in it. */
     public function open(int $set): IntervalSet
     {
-        return $this->hours[$set]->without($this->busy);
+        return $this->open[$set];
     }
 
     /** Hours of that day with lunch still in them. */

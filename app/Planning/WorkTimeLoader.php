@@ -6,14 +6,13 @@ namespace App\Planning;
 
 use App\Models\User;
 use Nekto\Core\Time\LocalDay;
-use Nekto\Core\Time\Zone;
 
 /** Reads a person's hours and meetings over some days, in four queries. */
 final readonly class WorkTimeLoader
 {
     public function load(User $user, LocalDay $first, int $days): WorkTime
     {
-        $zone = new Zone($user->zone);
+        $zone = Zones::named($user->zone);
         $from = RowMapper::moment($zone->at($first, 0))->subHours(12); // for buffers that reach in
         $until = RowMapper::moment($zone->at($first->plusDays($days), 0))->addHours(12);
 

@@ -36,9 +36,12 @@ final readonly class Bank
     public static function of(User $user, Collection $candidates, Collection $blocks, Collection $planned, LocalDay $day, WorkTime $time, CarbonImmutable $now, bool $whole): self
     {
         $onDay = $blocks->pluck('task_id')->flip();
-        $next = $planned->where('ends_at', '>', $now)->keyBy('task_id')->all();
-        foreach ($planned->where('ends_at', '>', $now)->reverse() as $block) {
-            $next[$block->task_id] = $block; // the earliest wins
+        $minute = RowMapper::minute($now);
+        $next = [];
+        foreach ($planned as $block) {
+            if (RowMapper::end($block) > $minute) {
+                $next[$block->task_id] ??= $block; // the earliest
+            }
         }
         $free = $candidates->reject(static fn (Candidate $one): bool => $onDay->has($one->task->id))
             ->sortBy([static fn (Candidate $a, Candidate $b): int => [$b->pull->total(), $a->task->id] <=> [$a->pull->total(), $b->task->id]]);
@@ -85,7 +88,7 @@ final readonly class Bank
             'room' => $one->demand?->room(),
             'pressure' => $one->pressure(),
             'pull' => $one->pull->total(),
-            'next' => $next === null ? '' : Times::when($user, $next->starts_at, $now),
+            'next' => $next === null ? '' : Times::when($user, RowMapper::start($next), $now),
         ];
     }
 }

@@ -41,7 +41,7 @@ final readonly class Candidates
     public function of(Collection $tasks, Collection $planned, WorkTime $time, CarbonImmutable $now): Collection
     {
         $minute = RowMapper::minute($now);
-        $anchored = $planned->filter(static fn (Block $block): bool => $block->anchored && $block->ends_at > $now);
+        $anchored = $planned->filter(static fn (Block $block): bool => $block->anchored && RowMapper::end($block) > $minute);
         $fixed = $anchored->groupBy('task_id')->map(static fn (Collection $blocks): int => $blocks->sum(
             static fn (Block $block): int => RowMapper::time($block)->length(),
         ));
@@ -58,10 +58,10 @@ final readonly class Candidates
             $curves[$set] = new DemandCurve($work[$set] ?? [], new Timeline($time->open($set)->without($taken)), $minute);
         }
 
-        return $tasks->mapWithKeys(static function (Task $task) use ($due, $curves, $now): array {
+        return $tasks->mapWithKeys(static function (Task $task) use ($due, $curves, $minute): array {
             $at = $due[$task->id];
             $demand = $at === null ? null : $curves[$task->area->hours_set_id]->at($at);
-            $days = (int) $task->created_at->diffInDays($now);
+            $days = intdiv($minute - RowMapper::caught($task), 1440);
 
             return [$task->id => new Candidate($task, $at, $demand, Pull::of($task->importance, $demand?->pressure(), $task->push, $days))];
         });

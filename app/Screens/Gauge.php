@@ -73,6 +73,11 @@ final readonly class Gauge
         );
     }
 
+    private static function isOn(Block $block, CarbonImmutable $now): bool
+    {
+        return RowMapper::time($block)->contains(RowMapper::minute($now));
+    }
+
     /** How far the day is over its line; 0 if it is not. */
     public function over(): int
     {
@@ -98,18 +103,18 @@ final readonly class Gauge
         $rank = static fn (Block $block): array => [
             match (true) {
                 $block->state === BlockState::Done, $block->state === BlockState::Part => 0,
-                $block->starts_at <= $now && $block->ends_at > $now => 1,
+                self::isOn($block, $now) => 1,
                 ($candidates[$block->task_id]->due ?? PHP_INT_MAX) <= $end => 2,
                 default => 3,
             },
             -($candidates[$block->task_id] ?? null)?->pull->total(),
-            $block->starts_at,
+            RowMapper::start($block),
         ];
         $pieces = [];
         $sum = 0;
         foreach ($blocks->sort(static fn (Block $a, Block $b): int => $rank($a) <=> $rank($b)) as $block) {
             $length = RowMapper::time($block)->length();
-            $begun = $block->state === BlockState::Planned && $block->starts_at <= $now && $block->ends_at > $now;
+            $begun = $block->state === BlockState::Planned && self::isOn($block, $now);
             $pieces[] = [
                 'id' => $block->id,
                 'label' => $block->task->shortTitle(),
@@ -119,7 +124,7 @@ final readonly class Gauge
                 'hue' => $block->task->area->hue,
                 'deep' => $block->task->demand === Demand::Deep,
                 'state' => $block->state->value,
-                'spent' => $begun ? round((RowMapper::minute($now) - RowMapper::minute($block->starts_at)) * $scale, 1) : 0,
+                'spent' => $begun ? round((RowMapper::minute($now) - RowMapper::start($block)) * $scale, 1) : 0,
                 'over' => $sum + $length > $line,
             ];
             $sum += $length;

@@ -128,12 +128,12 @@ final readonly class Ribbon
             }
         }
         $pieces = array_values(array_filter($pieces, static fn (array $piece): bool => RowMapper::time($piece['row'])->overlaps($span)));
-        usort($pieces, static fn (array $a, array $b): int => $a['row']->starts_at <=> $b['row']->starts_at);
+        usort($pieces, static fn (array $a, array $b): int => RowMapper::start($a['row']) <=> RowMapper::start($b['row']));
         foreach ($pieces as $i => $piece) {
             $interval = RowMapper::time($piece['row']);
             $left = $place($interval->start);
             $width = $place($interval->end) - $left;
-            $next = isset($pieces[$i + 1]) ? $place(RowMapper::minute($pieces[$i + 1]['row']->starts_at)) : 1000.0;
+            $next = isset($pieces[$i + 1]) ? $place(RowMapper::start($pieces[$i + 1]['row'])) : 1000.0;
             if ($lunch !== null && $lunch > $left + $width && $piece['kind'] === 'block' && ! $piece['deep']) {
                 $next = min($next, $lunch - self::LUNCH);
             }

@@ -79,9 +79,9 @@ final readonly class RunSheet
         $user = $time->user;
         $whole = $time->zone->day($day);
         $hours = self::hoursOn($time, $day);
-        $occurrences = $time->occurrences->filter(static fn (Occurrence $one): bool => $one->starts_at->getTimestamp() < 60 * $whole->end
-            && $one->ends_at->getTimestamp() > 60 * $whole->start);
-        $timed = $occurrences->reject(static fn (Occurrence $one): bool => $one->all_day || $one->ends_at <= $one->starts_at);
+        $occurrences = $time->occurrences->filter(static fn (Occurrence $one): bool => RowMapper::start($one) < $whole->end
+            && RowMapper::end($one) > $whole->start);
+        $timed = $occurrences->reject(static fn (Occurrence $one): bool => $one->all_day || RowMapper::end($one) <= RowMapper::start($one));
         $span = self::span($time, $day, $whole, $hours, $timed, $blocks);
         $place = static fn (int $minute): float => round(($minute - $span->start) * self::SCALE, 1);
         $minute = RowMapper::minute($now);
@@ -101,8 +101,8 @@ final readonly class RunSheet
             $sheetBlocks,
             self::gaps($time, $span, $hours, $busy, $blocks, $place, $now),
             $entries->map(static fn (Entry $entry): array => [
-                'top' => $place(RowMapper::minute($entry->starts_at)),
-                'height' => max(3.0, round((RowMapper::minute($entry->ends_at ?? $now) - RowMapper::minute($entry->starts_at)) * self::SCALE, 1)),
+                'top' => $place(RowMapper::start($entry)),
+                'height' => max(3.0, round((($entry->ends_at === null ? $minute : RowMapper::end($entry)) - RowMapper::start($entry)) * self::SCALE, 1)),
                 'label' => Times::clock($user, $entry->starts_at),
                 'kind' => match (true) {
                     $entry->ends_at === null => 'running',
@@ -139,7 +139,7 @@ final readonly class RunSheet
             array_push($edges, $interval->start - self::AROUND, $interval->end);
         }
         foreach ([...$timed, ...$blocks] as $row) {
-            array_push($edges, RowMapper::minute($row->starts_at) - 10, RowMapper::minute($row->ends_at));
+            array_push($edges, RowMapper::start($row) - 10, RowMapper::end($row));
         }
         $from = $edges === [] ? $time->zone->at($day, self::DEFAULT_FROM) : min($edges);
         $from = max($whole->start, intdiv($from, 30) * 30);
@@ -213,7 +213,7 @@ final readonly class RunSheet
         $height = round($shown->length() * self::SCALE, 1);
         $candidate = $candidates[$block->task_id] ?? null;
         $left = (int) $block->task->minutes_left;
-        $begun = $block->state === BlockState::Planned && $block->starts_at <= $now && $block->ends_at > $now;
+        $begun = $block->state === BlockState::Planned && RowMapper::time($block)->contains(RowMapper::minute($now));
 
         return [
             'id' => $block->id,
@@ -227,7 +227,7 @@ final readonly class RunSheet
             'carried' => $block->task->carried,
             'state' => $block->state->value,
             'begun' => $begun,
-            'movable' => $block->state === BlockState::Planned && $block->ends_at > $now,
+            'movable' => $block->state === BlockState::Planned && $interval->end > RowMapper::minute($now),
             'minutes' => $interval->length(),
             'start' => $interval->start,
             'end' => $interval->end,
@@ -298,13 +298,13 @@ final readonly class RunSheet
             $text = null;
             if ($block->state === BlockState::Passed) {
                 $text = __('shape.note.passed');
-            } elseif ($block->state === BlockState::Planned && $block->starts_at <= $now && $block->ends_at > $now) {
+            } elseif ($block->state === BlockState::Planned && RowMapper::time($block)->contains(RowMapper::minute($now))) {
                 $text = self::begun($block, $entries, $time);
-            } elseif ($block->state === BlockState::Planned && $block->ends_at <= $now) {
+            } elseif ($block->state === BlockState::Planned && RowMapper::end($block) <= RowMapper::minute($now)) {
                 $text = __('shape.note.kept');
             }
             if ($text !== null && $block->id !== $chosen?->id) {
-                $notes[] = ['top' => $place(RowMapper::minute($block->starts_at)), 'text' => $text];
+                $notes[] = ['top' => $place(RowMapper::start($block)), 'text' => $text];
             }
         }
 
@@ -315,7 +315,7 @@ final readonly class RunSheet
     private static function begun(Block $block, Collection $entries, WorkTime $time): string
     {
         $entry = $entries->first(static fn (Entry $entry): bool => $entry->block_id === $block->id);
-        $late = $entry === null ? 0 : RowMapper::minute($entry->starts_at) - RowMapper::minute($block->starts_at);
+        $late = $entry === null ? 0 : RowMapper::start($entry) - RowMapper::start($block);
         $end = Times::clock($time->user, $block->ends_at);
 
         return $late > 0 ? __('shape.note.begun_late', ['minutes' => $late, 'end' => $end]) : __('shape.note.begun', ['end' => $end]);

@@ -35,7 +35,7 @@ final readonly class SlackTails
         $slacks = [];
         foreach ($blocks as $block) {
             $due = ($candidates[$block->task_id] ?? null)?->due;
-            if ($due !== null && $block->state === BlockState::Planned && ! $block->anchored && $block->ends_at > $this->now) {
+            if ($due !== null && $block->state === BlockState::Planned && ! $block->anchored && RowMapper::end($block) > RowMapper::minute($this->now)) {
                 $slacks[] = [$block, $this->slack($block, $planned, $due)];
             }
         }
@@ -50,7 +50,7 @@ final readonly class SlackTails
             $row += $drawn[array_key_last($drawn)]['kind'] === 'later' ? 1 : 0;
         }
         foreach ($late as [$block, $slack]) {
-            $drawn[] = ['from' => $this->place(RowMapper::minute($block->ends_at)), 'to' => null, 'x' => null, 'label' => __('shape.slack_none'), 'kind' => 'none', 'row' => 0];
+            $drawn[] = ['from' => $this->place(RowMapper::end($block)), 'to' => null, 'x' => null, 'label' => __('shape.slack_none'), 'kind' => 'none', 'row' => 0];
         }
 
         return $drawn;
@@ -59,7 +59,7 @@ final readonly class SlackTails
     /** @param  Collection<int, Block>  $planned */
     private function slack(Block $block, Collection $planned, int $due): Slack
     {
-        $after = $planned->filter(static fn (Block $other): bool => $other->task_id === $block->task_id && $other->starts_at > $block->starts_at)
+        $after = $planned->filter(static fn (Block $other): bool => $other->task_id === $block->task_id && RowMapper::start($other) > RowMapper::start($block))
             ->sum(static fn (Block $other): int => RowMapper::time($other)->length());
         $interval = RowMapper::time($block);
 
@@ -73,7 +73,7 @@ final readonly class SlackTails
         $today = $end <= $this->span->end;
 
         return [
-            'from' => $this->place(RowMapper::minute($block->ends_at)),
+            'from' => $this->place(RowMapper::end($block)),
             'to' => $today ? $this->place($end) : null,
             'x' => $x,
             'label' => $today ? Times::column($slack->minutes) : Times::when($this->time->user, $end, $this->now),

@@ -6,12 +6,12 @@ namespace App\Wording;
 
 use App\Models\User;
 use App\Planning\RowMapper;
+use App\Planning\Zones;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Capture\Due;
 use Nekto\Core\Capture\Kind;
 use Nekto\Core\Capture\Line;
 use Nekto\Core\Capture\Understood;
-use Nekto\Core\Time\Zone;
 
 /** What was understood of a typed line, to be written beneath its words. */
 final readonly class Gloss
@@ -44,7 +44,7 @@ final readonly class Gloss
 
     private function due(Due $due): string
     {
-        $zone = new Zone($this->user->zone);
+        $zone = Zones::named($this->user->zone);
         $day = Times::day($this->user, $zone->at($due->day, 720), $this->now);
 
         return $due->minuteOfDay === null ? $day : $day.', '.RowMapper::moment($zone->at($due->day, min(1439, $due->minuteOfDay)))->setTimezone($this->user->zone)->format('H:i');

@@ -6,11 +6,20 @@ namespace App\Wording;
 
 use App\Models\User;
 use App\Planning\RowMapper;
+use App\Planning\Zones;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Time\LocalDay;
 
-/** Times and durations as they are said on the screens. */
+/** Times and durations as they are said on the screens. Moments may be given in minutes since 1970-01-01T00:00Z. */
 final class Times
 {
+    private const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+
+    private const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+    /** Dates further away than this say their year. */
+    private const NEAR_DAYS = 180;
+
     /** 80 → "1 h 20", 45 → "45 min", 60 → "1 h 00". */
     public static function duration(int $minutes): string
     {
@@ -31,7 +40,9 @@ final class Times
     /** The wall clock in the person's zone, as 14:45. */
     public static function clock(User $user, CarbonImmutable|int $moment): string
     {
-        return $user->local(is_int($moment) ? RowMapper::moment($moment) : $moment)->format('H:i');
+        $minute = Zones::named($user->zone)->minuteOfDay(self::minute($moment));
+
+        return sprintf('%02d:%02d', intdiv($minute, 60), $minute % 60);
     }
 
     /** As 14:45–15:45, with the day before it where the caller gives the present and it is another day. */
@@ -48,23 +59,32 @@ final class Times
         return self::dayUnlessToday($user, $moment, $now).self::clock($user, $moment);
     }
 
-    /** As "Thu 12", in another month "2 Apr", in another year "2 Apr 2027". */
+    /** As "Thu 12", in another month "2 Apr", far away "2 Apr 2027". */
     public static function day(User $user, CarbonImmutable|int $moment, CarbonImmutable $now): string
     {
-        $day = $user->local(is_int($moment) ? RowMapper::moment($moment) : $moment);
-        $today = $user->local($now);
+        $day = self::localDay($user, $moment);
+        $today = self::localDay($user, $now);
+        $month = $day->dayOfMonth().' '.self::MONTHS[$day->month() - 1];
 
         return match (true) {
-            $day->format('Y-m') === $today->format('Y-m') => $day->format('D j'),
-            $day->format('Y') === $today->format('Y') || $day->diffInDays($today, true) < 180 => $day->format('j M'),
-            default => $day->format('j M Y'),
+            abs($day->number - $today->number) < 31 && $day->month() === $today->month() => self::DAYS[$day->weekday() - 1].' '.$day->dayOfMonth(),
+            $day->year() === $today->year() || abs($day->number - $today->number) < self::NEAR_DAYS => $month,
+            default => "{$month} {$day->year()}",
         };
     }
 
     private static function dayUnlessToday(User $user, CarbonImmutable|int $moment, CarbonImmutable $now): string
     {
-        $day = $user->local(is_int($moment) ? RowMapper::moment($moment) : $moment);
+        return self::localDay($user, $moment)->equals(self::localDay($user, $now)) ? '' : self::day($user, $moment, $now).', ';
+    }
 
-        return $day->isSameDay($user->local($now)) ? '' : self::day($user, $moment, $now).', ';
+    private static function localDay(User $user, CarbonImmutable|int $moment): LocalDay
+    {
+        return Zones::named($user->zone)->dayOf(self::minute($moment));
+    }
+
+    private static function minute(CarbonImmutable|int $moment): int
+    {
+        return is_int($moment) ? $moment : RowMapper::minute($moment);
     }
 }

@@ -55,7 +55,7 @@ export function listenForForms() {
             return
         }
         event.preventDefault()
-        send(form, event.submitter).then((shown) => shown && form.id === '' && form.classList.contains('catch') && form.reset())
+        send(form, event.submitter).then((shown) => shown && 'clear' in form.dataset && clear(form))
     })
     document.addEventListener('change', (event) => {
         const form = event.target.closest('form[data-on-change]')
@@ -125,6 +125,14 @@ function keepTyped(element, to, childrenOnly, skip) {
         element.value = to.value
     } else if (element.matches('details[open]')) {
         to.setAttribute('open', '')
+    }
+}
+
+/** What was caught leaves its field; what was refused stays in it. */
+function clear(form) {
+    if (!form.querySelector('[aria-invalid]')) {
+        form.reset()
+        form.querySelector('textarea, input:not([type=hidden])')?.dispatchEvent(new Event('input', { bubbles: true }))
     }
 }
 

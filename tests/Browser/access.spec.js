@@ -69,5 +69,10 @@ test('reduced motion moves nothing', async ({ page }) => {
 
 async function faults(page) {
     const result = await new AxeBuilder({ page }).withTags(rules).analyze()
-    return result.violations.flatMap((violation) => violation.nodes.map((node) => `${violation.id}: ${node.target} – ${node.failureSummary?.split('\n')[1]?.trim()}`))
+    return result.violations.flatMap((violation) => violation.nodes.filter((node) => !isAsLongAsItsTime(violation, node)).map((node) => `${violation.id}: ${node.target} – ${node.failureSummary?.split('\n')[1]?.trim()}`))
+}
+
+/** A block is as high as its minutes: that is what the sheet is for (the exception "essential" of WCAG 2.2, 2.5.8). */
+function isAsLongAsItsTime(violation, node) {
+    return violation.id === 'target-size' && /^#block-\d+$|^\.piece/.test(node.target.join(' '))
 }

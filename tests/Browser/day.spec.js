@@ -157,7 +157,7 @@ test('a calendar file brings meetings in with progress and moves the block benea
     await expect(page.locator('main')).toContainText('601 new')
     await expect(page.locator('main')).toContainText('DTSTART is no date or time')
 
-    await page.getByRole('link', { name: 'To today' }).click()
+    await page.getByRole('link', { name: 'To today', exact: true }).click()
     await expect(page.locator('#change-note')).toContainText('Lighting review, 14:45–15:45, took its place.')
     await expect(page.locator('.sheet')).toContainText('Lighting review')
 })

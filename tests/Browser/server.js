@@ -16,6 +16,7 @@ export const environment = {
     ...process.env,
     APP_ENV: 'testing',
     APP_KEY: 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=',
+    BCRYPT_ROUNDS: '4',
     APP_URL: `http://${HOST}:${PORT}`,
     DB_DATABASE: database,
     NEKTO_NOW: `file:${clock}`,

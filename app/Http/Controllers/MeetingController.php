@@ -14,12 +14,12 @@ use App\Models\RevisionCause;
 use App\Models\User;
 use App\Planning\Replan;
 use App\Planning\RowMapper;
+use App\Planning\Zones;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
-use Nekto\Core\Time\Zone;
 
 /** Meetings and the calendar files they come from. */
 final readonly class MeetingController
@@ -30,7 +30,7 @@ final readonly class MeetingController
     {
         $now = Clock::now();
         $today = RowMapper::today($user, $now);
-        $zone = new Zone($user->zone);
+        $zone = Zones::named($user->zone);
         $coming = $user->occurrences()->with('meeting')
             ->where('ends_at', '>', RowMapper::moment($zone->at($today, 0)))
             ->where('starts_at', '<', RowMapper::moment($zone->at($today->plusDays(self::SHOWN_DAYS), 0)))

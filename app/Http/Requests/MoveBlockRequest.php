@@ -7,10 +7,10 @@ namespace App\Http\Requests;
 use App\Clock;
 use App\Models\Block;
 use App\Planning\RowMapper;
+use App\Planning\Zones;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Nekto\Core\Time\LocalDay;
-use Nekto\Core\Time\Zone;
 
 /** Where a block is to go: a day and a start by the wall clock, and how long it is to be. */
 final class MoveBlockRequest extends FormRequest
@@ -49,7 +49,7 @@ final class MoveBlockRequest extends FormRequest
         [$hour, $minute] = array_map(intval(...), explode(':', $this->string('start')->toString()));
         $step = (int) config('nekto.step');
 
-        return RowMapper::moment((new Zone($this->user()->zone))->at($this->day(), intdiv(60 * $hour + $minute, $step) * $step));
+        return RowMapper::moment(Zones::named($this->user()->zone)->at($this->day(), intdiv(60 * $hour + $minute, $step) * $step));
     }
 
     /** @return array{CarbonImmutable, CarbonImmutable} */

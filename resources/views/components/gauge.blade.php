@@ -8,7 +8,7 @@
     $height = (int) ceil($top * $scale) + 14;
     $whole = max(60, $load->open, $gauge->planned);
 @endphp
-<div class="gauge" style="--height:{{ $height }};--quarter:{{ round(15 * $scale, 2) }};--open:{{ round($load->open * $scale, 1) }}" role="img" aria-label="{{ Times::duration($gauge->planned) }} planned, load line {{ Times::duration($load->loadLine) }}, open {{ Times::duration($load->open) }}">
+<div class="gauge" style="--height:{{ $height }};--quarter:{{ round(15 * $scale, 2) }};--open:{{ round($load->open * $scale, 1) }}" role="group" aria-label="{{ Times::duration($gauge->planned) }} planned, load line {{ Times::duration($load->loadLine) }}, open {{ Times::duration($load->open) }}">
     <i class="graduation"></i>
     @for ($hour = 0; $hour * 60 <= $top; $hour++)<span class="figure" style="--b:{{ round($hour * 60 * $scale, 1) }}">{{ $hour }}</span>@endfor
     <div class="vessel">@if ($load->margin > 0)<span class="margin" style="--margin:{{ round($load->margin * $scale, 1) }}">@if ($load->margin * $scale >= 20 && $gauge->planned <= $load->loadLine)margin {{ Times::duration($load->margin) }}@endif</span>@endif</div>

@@ -28,7 +28,7 @@
                     <a href="/meetings" @if ($at === 'meetings') aria-current="page" @endif>Meetings</a>
                     <a href="/settings" @if ($at === 'settings') aria-current="page" @endif>Settings</a>
                 </nav>
-                <form class="catch" method="post" action="/gather">
+                <form class="catch" method="post" action="/gather" data-clear>
                     @csrf
                     <input id="catch" name="lines" aria-label="Catch a thought" placeholder="Catch a thought" autocomplete="off" maxlength="2000">
                     <span class="key" aria-hidden="true">.</span>

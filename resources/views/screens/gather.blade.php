@@ -5,7 +5,7 @@
     </div>
     <section aria-labelledby="entry-title" x-data="entry">
         <div class="section-head section-over"><h2 id="entry-title">New lines</h2><span class="soft" x-text="summary"></span></div>
-        <form method="post" action="/gather" id="entry" x-ref="form">
+        <form method="post" action="/gather" id="entry" x-ref="form" data-clear>
             @csrf
             <div class="entry">
                 <div class="glosses" x-ref="glosses" aria-live="polite"></div>

@@ -18,7 +18,7 @@
         </span>
     </div>
     @if ($errors->any())<p class="warning" role="alert">{{ $errors->first() }}</p>@endif
-    <div class="shape" x-data="runSheet" data-day="{{ $day->asString() }}" data-from="{{ $sheet->span->start }}" data-scale="{{ App\Screens\RunSheet::SCALE }}" data-offset="{{ (new Nekto\Core\Time\Zone($person->zone))->offsetAt($sheet->span->start) }}" data-address="{{ $address }}">
+    <div class="shape" x-data="runSheet" data-day="{{ $day->asString() }}" data-from="{{ $sheet->span->start }}" data-scale="{{ App\Screens\RunSheet::SCALE }}" data-offset="{{ App\Planning\Zones::named($person->zone)->offsetAt($sheet->span->start) }}" data-address="{{ $address }}">
         <section class="run-sheet" aria-labelledby="sheet-title">
             <div class="section-head"><h2 id="sheet-title">Run sheet</h2>
                 <span class="soft">{{ count($sheet->blocks) }} {{ count($sheet->blocks) === 1 ? 'block' : 'blocks' }}, {{ count($sheet->meetings) }} {{ count($sheet->meetings) === 1 ? 'meeting' : 'meetings' }}@if ($sheet->allDay); all day: {{ implode(', ', $sheet->allDay) }}@endif</span></div>
