@@ -9,6 +9,7 @@ use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** Places work again whose time has passed undone, or whose place a meeting has taken, without anyone pressing anything. */
@@ -28,14 +29,35 @@ final readonly class Heal
 
     private function isNeeded(User $user, CarbonImmutable $now): bool
     {
-        $blocks = fn () => DB::table('blocks')->where('blocks.user_id', $user->id)
-            ->where('blocks.state', BlockState::Planned->value)->where('blocks.kept', false);
+        $planned = DB::table('blocks')->where('user_id', $user->id)->where('state', BlockState::Planned->value)->where('kept', false);
 
-        return $blocks()->where('ends_at', '<=', $now->toDateTimeString())->exists()
-            || $blocks()->where('blocks.anchored', false)->where('blocks.starts_at', '>', $now->toDateTimeString())
-                ->join('occurrences', fn ($join) => $join->on('occurrences.user_id', 'blocks.user_id')
-                    ->whereColumn('occurrences.starts_at', '<', 'blocks.ends_at')->whereColumn('occurrences.ends_at', '>', 'blocks.starts_at'))
-                ->join('meetings', 'meetings.id', 'occurrences.meeting_id')
-                ->where('occurrences.busy', true)->where('meetings.ignored', false)->exists();
+        return (clone $planned)->where('ends_at', '<=', $now->toDateTimeString())->exists()
+            || $this->liesUnderMeeting($user, $planned->where('anchored', false)->where('starts_at', '>', $now->toDateTimeString()), $now);
+    }
+
+    /** Both lists are walked once: a join would compare every block with every meeting. */
+    private function liesUnderMeeting(User $user, Builder $movable, CarbonImmutable $now): bool
+    {
+        $blocks = $movable->orderBy('starts_at')->get(['starts_at', 'ends_at'])->all();
+        $until = $now->addDays((int) config('nekto.horizon_days') + 1)->toDateTimeString();
+        $meetings = DB::table('occurrences')->join('meetings', 'meetings.id', 'occurrences.meeting_id')
+            ->where('occurrences.user_id', $user->id)->where('occurrences.busy', true)->where('meetings.ignored', false)
+            ->where('occurrences.starts_at', '<', $until)->where('occurrences.ends_at', '>', $now->toDateTimeString())
+            ->orderBy('occurrences.starts_at')->get(['occurrences.starts_at', 'occurrences.ends_at'])->all();
+        foreach ($meetings as $meeting) {
+            while ($blocks !== [] && $blocks[0]->ends_at <= $meeting->starts_at) {
+                array_shift($blocks);
+            }
+            foreach ($blocks as $block) {
+                if ($block->starts_at >= $meeting->ends_at) {
+                    break;
+                }
+                if ($meeting->ends_at > $meeting->starts_at) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 }

@@ -41,6 +41,9 @@ final readonly class PlanStore
         }
         [$past, $future] = collect($old)->partition(static fn (Block $block): bool => $block->ends_at <= $now);
         $user->blocks()->whereKey($past->pluck('id')->all())->update(['state' => BlockState::Passed, 'kept' => false]);
+        foreach ($past as $block) {
+            $user->entries()->where('block_id', $block->id)->whereNull('ends_at')->update(['ends_at' => $block->ends_at]);
+        }
         foreach (array_chunk($future->pluck('id')->all(), 500) as $ids) {
             $user->blocks()->whereKey($ids)->delete();
         }

@@ -73,6 +73,12 @@ final class RowMapper
         return self::stored((string) $task->getAttributes()['created_at']);
     }
 
+    /** The moment of a task that is due at a time, which must not be null. */
+    public static function dueAt(Task $task): int
+    {
+        return self::stored((string) $task->getAttributes()['due_at']);
+    }
+
     /** A stored moment, "2026-03-11 10:20:00" in UTC. */
     private static function stored(string $moment): int
     {
@@ -89,15 +95,20 @@ final class RowMapper
     /** True if a meeting keeps its time from being planned. */
     public static function blocks(Occurrence $occurrence): bool
     {
-        return $occurrence->busy && ! $occurrence->meeting->ignored && self::end($occurrence) > self::start($occurrence);
+        $stored = $occurrence->getAttributes();
+
+        return $stored['busy'] && ! $occurrence->meeting->getAttributes()['ignored'] && $stored['ends_at'] > $stored['starts_at'];
     }
 
     /** A meeting with the time to get there and the person's buffers. */
     public static function withBuffers(Occurrence $occurrence, User $user): Interval
     {
-        return $occurrence->all_day
-            ? self::time($occurrence)
-            : self::time($occurrence)->widened($occurrence->meeting->lead_minutes ?? $user->buffer_before, $user->buffer_after);
+        if ($occurrence->getAttributes()['all_day']) {
+            return self::time($occurrence);
+        }
+        $lead = $occurrence->meeting->getAttributes()['lead_minutes'];
+
+        return self::time($occurrence)->widened((int) ($lead ?? $user->buffer_before), $user->buffer_after);
     }
 
     public static function today(User $user, CarbonImmutable $now): LocalDay

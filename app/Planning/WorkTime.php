@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\Area;
 use App\Models\HoursSet;
 use App\Models\Occurrence;
 use App\Models\Task;
@@ -97,18 +96,22 @@ final readonly class WorkTime
         );
     }
 
-    /** The moment a task is due: its time, or the end of that day's hours (of the day itself, if those are closed). */
-    public function due(Task $task, Area $area): ?int
+    /** The moment a task of that set of hours is due: its time, or the end of its day's hours (of the day itself, if those are closed). */
+    public function due(Task $task, int $set): ?int
     {
-        if ($task->due_at !== null) {
-            return RowMapper::minute($task->due_at);
+        $stored = $task->getAttributes();
+        if ($stored['due_at'] !== null) {
+            return RowMapper::dueAt($task);
         }
-        if ($task->due_on === null) {
+        if ($stored['due_on'] === null) {
             return null;
         }
-        $day = LocalDay::fromString($task->due_on);
-        $stretches = $this->weekly[$area->hours_set_id]->on($day);
+        $day = LocalDay::fromString($stored['due_on']);
+        $end = 0;
+        foreach ($this->weekly[$set]->on($day) as $stretch) {
+            $end = max($end, $stretch->to);
+        }
 
-        return $this->zone->at($day, $stretches === [] ? 1440 : max(array_map(static fn ($stretch): int => $stretch->to, $stretches)));
+        return $this->zone->at($day, $end === 0 ? 1440 : $end);
     }
 }

@@ -43,13 +43,12 @@ final readonly class Bank
                 $next[$block->task_id] ??= $block; // the earliest
             }
         }
-        $free = $candidates->reject(static fn (Candidate $one): bool => $onDay->has($one->task->id))
-            ->sortBy([static fn (Candidate $a, Candidate $b): int => [$b->pull->total(), $a->task->id] <=> [$a->pull->total(), $b->task->id]]);
+        $free = Candidate::byPull($candidates->reject(static fn (Candidate $one): bool => $onDay->has($one->id)));
         $soonEnd = $time->zone->day($day->plusDays(self::SOON_DAYS))->end;
         $soon = $free->filter(static fn (Candidate $one): bool => $one->due !== null && $one->due <= $soonEnd)->sortBy('due');
         $soon = $whole ? $soon : $soon->take(self::MOST_SOON);
         $rest = $free->diffKeys($soon);
-        $carried = $rest->filter(static fn (Candidate $one): bool => $one->task->carried > 0);
+        $carried = $rest->filter(static fn (Candidate $one): bool => $one->carried > 0);
         $carried = $whole ? $carried : $carried->take(self::MOST_CARRIED);
         $best = $rest->diffKeys($carried);
         $best = $whole ? $best : $best->take(max(3, self::ROWS - $soon->count() - $carried->count()));
@@ -58,8 +57,8 @@ final readonly class Bank
             if ($some->isNotEmpty()) {
                 $groups[] = [
                     'name' => __("shape.bank.{$name}"),
-                    'rows' => $some->map(static fn (Candidate $one): array => self::row($user, $one, $next[$one->task->id] ?? null, $now))->values()->all(),
-                    'minutes' => $some->sum(static fn (Candidate $one): int => (int) $one->task->minutes_left),
+                    'rows' => $some->map(static fn (Candidate $one): array => self::row($user, $one, $next[$one->id] ?? null, $now))->values()->all(),
+                    'minutes' => $some->sum(static fn (Candidate $one): int => (int) $one->left),
                 ];
             }
         }
@@ -68,7 +67,7 @@ final readonly class Bank
             $groups,
             $free->count(),
             $free->count() - $soon->count() - $carried->count() - $best->count(),
-            $candidates->filter(static fn (Candidate $one): bool => $one->task->estimate === null)->count(),
+            $candidates->filter(static fn (Candidate $one): bool => $one->left === null)->count(),
         );
     }
 
@@ -76,13 +75,13 @@ final readonly class Bank
     private static function row(User $user, Candidate $one, ?Block $next, CarbonImmutable $now): array
     {
         return [
-            'id' => $one->task->id,
+            'id' => $one->id,
             'title' => $one->task->title,
             'hue' => $one->task->area->hue,
             'area' => $one->task->area->name,
             'importance' => $one->task->importance->value ?? 0,
-            'carried' => $one->task->carried,
-            'left' => $one->task->minutes_left,
+            'carried' => $one->carried,
+            'left' => $one->left,
             'due' => $one->due === null ? '' : Times::day($user, $one->task->due_on === null ? $one->due : $one->due - 1, $now),
             'late' => $one->due !== null && $one->due < RowMapper::minute($now),
             'room' => $one->demand?->room(),

@@ -5,19 +5,42 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use App\Models\Task;
+use Illuminate\Support\Collection;
 use Nekto\Core\Pressure\DueDemand;
 use Nekto\Core\Pressure\Pull;
 
 /** An open task with what was computed about it. */
 final readonly class Candidate
 {
-    /** @param  int|null  $due  minutes since 1970-01-01T00:00Z */
+    /**
+     * @param  int  $id  the task's
+     * @param  int|null  $left  minutes of work left; null without an estimate
+     * @param  int  $carried  how often it was carried over
+     * @param  int|null  $due  minutes since 1970-01-01T00:00Z
+     */
     public function __construct(
         public Task $task,
+        public int $id,
+        public ?int $left,
+        public int $carried,
         public ?int $due,
         public ?DueDemand $demand,
         public Pull $pull,
     ) {}
+
+    /**
+     * Those with the most pull first; of equal ones the older.
+     *
+     * @param  Collection<int, self>  $candidates
+     * @return Collection<int, self>
+     */
+    public static function byPull(Collection $candidates): Collection
+    {
+        $rank = $candidates->map(static fn (self $one): int => -1_000_000_000 * $one->pull->total() + $one->id)->all();
+        asort($rank);
+
+        return (new Collection($rank))->map(static fn (int $place, int $key): self => $candidates[$key]);
+    }
 
     /** %, null without a due date. */
     public function pressure(): ?int

@@ -14,6 +14,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Pressure\DemandCurve;
 use Nekto\Core\Pressure\Pull;
+use Nekto\Core\Pressure\Push;
+use Nekto\Core\Task\Importance;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
 use Nekto\Core\Time\LocalDay;
@@ -47,10 +49,12 @@ final readonly class Candidates
         ));
         $taken = IntervalSet::covering(...$anchored->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all());
         $due = $work = [];
-        foreach ($tasks as $task) {
-            $due[$task->id] = $time->due($task, $task->area);
-            if ($due[$task->id] !== null && $task->importance !== null) {
-                $work[$task->area->hours_set_id][] = [$due[$task->id], max(0, (int) $task->minutes_left - ($fixed[$task->id] ?? 0))];
+        foreach ($tasks as $id => $task) {
+            $set = $task->area->hours_set_id;
+            $stored = $task->getAttributes();
+            $due[$id] = $time->due($task, $set);
+            if ($due[$id] !== null && $stored['importance'] !== null) {
+                $work[$set][] = [$due[$id], max(0, (int) $stored['minutes_left'] - ($fixed[$stored['id']] ?? 0))];
             }
         }
         $curves = [];
@@ -58,12 +62,18 @@ final readonly class Candidates
             $curves[$set] = new DemandCurve($work[$set] ?? [], new Timeline($time->open($set)->without($taken)), $minute);
         }
 
-        return $tasks->mapWithKeys(static function (Task $task) use ($due, $curves, $minute): array {
-            $at = $due[$task->id];
-            $demand = $at === null ? null : $curves[$task->area->hours_set_id]->at($at);
-            $days = intdiv($minute - RowMapper::caught($task), 1440);
+        return $tasks->mapWithKeys(static function (Task $task, int $id) use ($due, $curves, $minute): array {
+            $stored = $task->getAttributes(); // casts would cost more than all the rest
+            $demand = $due[$id] === null ? null : $curves[$task->area->hours_set_id]->at($due[$id]);
+            $pull = Pull::of(
+                Importance::tryFrom((int) $stored['importance']),
+                $demand?->pressure(),
+                Push::from((int) $stored['push']),
+                intdiv($minute - RowMapper::caught($task), 1440),
+            );
+            $left = $stored['minutes_left'] === null ? null : (int) $stored['minutes_left'];
 
-            return [$task->id => new Candidate($task, $at, $demand, Pull::of($task->importance, $demand?->pressure(), $task->push, $days))];
+            return [$stored['id'] => new Candidate($task, (int) $stored['id'], $left, (int) $stored['carried'], $due[$id], $demand, $pull)];
         });
     }
 }

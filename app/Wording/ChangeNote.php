@@ -14,13 +14,18 @@ final readonly class ChangeNote
     public function __construct(private User $user, private CarbonImmutable $now) {}
 
     /**
-     * One sentence a move.
+     * One sentence a task: several blocks of one moved together.
      *
      * @return list<array{title: string, from: string|null, to: string|null, why: string, sentence: string}>
      */
     public function lines(PlanRevision $revision): array
     {
-        return array_map($this->line(...), $revision->moves);
+        $byTask = [];
+        foreach ($revision->moves as $move) {
+            $byTask[(int) $move['task']][] = $move;
+        }
+
+        return array_values(array_map($this->line(...), $byTask));
     }
 
     /** The whole in one short sentence, for the toast. */
@@ -42,17 +47,20 @@ final readonly class ChangeNote
     }
 
     /**
-     * @param  array<string, mixed>  $move
+     * @param  non-empty-list<array<string, mixed>>  $moves  of one task
      * @return array{title: string, from: string|null, to: string|null, why: string, sentence: string}
      */
-    private function line(array $move): array
+    private function line(array $moves): array
     {
-        $from = isset($move['from']) ? Times::when($this->user, (int) $move['from'][0], $this->now) : null;
-        $to = isset($move['to']) ? Times::when($this->user, (int) $move['to'][0], $this->now) : null;
-        $why = __('plan.cause.'.$move['cause'].(isset($move['by']) || ! in_array($move['cause'], ['busy_took', 'task_took'], true) ? '' : '_unnamed'), [
-            'by' => $move['by'] ?? '',
-            'when' => isset($move['by_from']) ? Times::range($this->user, (int) $move['by_from'], (int) $move['by_to'], $this->now) : '',
-        ]);
+        $from = $this->times(array_column($moves, 'from'));
+        $to = $this->times(array_column($moves, 'to'));
+        $told = $moves[0];
+        foreach ($moves as $move) {
+            if ($told['cause'] === 'new_work') {
+                $told = $move; // a further block of moved work is no cause of its own
+            }
+        }
+        $why = $this->why($told);
         $key = match (true) {
             $from === null => 'plan.move.placed',
             $to === null => 'plan.move.left_out',
@@ -60,11 +68,35 @@ final readonly class ChangeNote
         };
 
         return [
-            'title' => (string) $move['title'],
+            'title' => (string) $told['title'],
             'from' => $from,
             'to' => $to,
             'why' => $why,
-            'sentence' => __($key, ['title' => $move['title'], 'from' => $from ?? '', 'to' => $to ?? '', 'why' => $why]),
+            'sentence' => __($key, ['title' => $told['title'], 'from' => $from ?? '', 'to' => $to ?? '', 'why' => $why]),
         ];
+    }
+
+    /** @param  array<string, mixed>  $move */
+    private function why(array $move): string
+    {
+        $unnamed = ! isset($move['by']) && in_array($move['cause'], ['busy_took', 'task_took'], true);
+
+        return __('plan.cause.'.$move['cause'].($unnamed ? '_unnamed' : ''), [
+            'by' => $move['by'] ?? '',
+            'when' => isset($move['by_from']) ? Times::range($this->user, (int) $move['by_from'], (int) $move['by_to'], $this->now) : '',
+        ]);
+    }
+
+    /**
+     * As "10:00" or "14:45, 16:10 and Thu 12, 09:00".
+     *
+     * @param  list<array{int, int}|null>  $intervals
+     */
+    private function times(array $intervals): ?string
+    {
+        $times = array_map(fn (array $one): string => Times::when($this->user, $one[0], $this->now), array_values(array_filter($intervals)));
+        $last = array_pop($times);
+
+        return $times === [] ? $last : implode(', ', $times)." and {$last}";
     }
 }

@@ -43,6 +43,9 @@ final class Draft
 
     private int $cost = 0;
 
+    /** @var array<string, int> by task */
+    private array $costs = [];
+
     public function __construct(private readonly PlanningProblem $problem, FreeTime $free)
     {
         $this->windows = $free->windows;
@@ -92,6 +95,16 @@ final class Draft
     public function cost(): int
     {
         return $this->cost;
+    }
+
+    /**
+     * What each placed task costs, in twentieths of a minute.
+     *
+     * @return array<string, int> by its id
+     */
+    public function costs(): array
+    {
+        return $this->costs;
     }
 
     /** When a placed task is finished; null if it is not completely placed. */
@@ -274,13 +287,19 @@ final class Draft
     {
         if ($missing > 0) {
             $this->unplaced[$task->id] = new Unplaced($task->id, $missing, $reason ?? UnplacedReason::NoOpenTime);
-            $this->cost += $task->cost($this->problem->end + $missing, $this->problem->now);
+            $this->count($task, $this->problem->end + $missing);
 
             return;
         }
         $ends = array_column([...($this->laid[$task->id] ?? []), ...($this->anchored[$task->id] ?? [])], 1);
         $this->finish[$task->id] = $ends === [] ? $this->problem->now : max($ends);
-        $this->cost += $task->cost($this->finish[$task->id], $this->problem->now);
+        $this->count($task, $this->finish[$task->id]);
+    }
+
+    private function count(Task $task, int $finish): void
+    {
+        $this->costs[$task->id] = $task->cost($finish, $this->problem->now);
+        $this->cost += $this->costs[$task->id];
     }
 
     /** @param  list<array{int, int}>  $blocks */

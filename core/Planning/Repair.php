@@ -9,8 +9,9 @@ use Nekto\Core\Time\Interval;
 
 /**
  * Plans again from a previous plan, calmly: every block that still may lie where it lay is kept, the rest is placed
- * around them. Where work would then be late, tasks that lie before it give up their places, one at a time, as long as
- * each costs less than it saves.
+ * around them. Where a task then fares worse than in the previous plan and would be late, tasks that lie before it give
+ * up their places, one at a time, as long as each costs less than it saves. What the previous plan was content with is
+ * no reason to move anything: a task that does better than before counts as if it did as well as before.
  */
 final readonly class Repair
 {
@@ -20,15 +21,26 @@ final readonly class Repair
     /** @var array<string, list<Interval>> future blocks of the last plan, by task */
     private array $before;
 
+    /** @var array<string, int> what each task cost in the last plan, where that placed all of it */
+    private array $content;
+
     public function __construct(private PlanningProblem $problem, private FreeTime $free, private int $effort)
     {
-        $before = [];
-        foreach ($problem->previous as $block) {
-            if ($block->time->start >= $problem->first) {
+        $before = $placed = $finish = $content = [];
+        foreach ([...$problem->previous, ...$problem->anchored] as $block) {
+            if (! $block->anchored && $block->time->start >= $problem->first) {
                 $before[$block->task][] = $block->time;
+            }
+            $placed[$block->task] = ($placed[$block->task] ?? 0) + $block->time->length();
+            $finish[$block->task] = max($finish[$block->task] ?? 0, $block->time->end);
+        }
+        foreach ($problem->tasks as $task) {
+            if (($placed[$task->id] ?? 0) >= $task->minutes) {
+                $content[$task->id] = $task->cost($finish[$task->id], $problem->now);
             }
         }
         $this->before = $before;
+        $this->content = $content;
     }
 
     /** @param  list<Task>  $order  by urgency, predecessors first */
@@ -49,6 +61,26 @@ final readonly class Repair
                 }
             }
         } while ($improved && $left > 0);
+
+        return $this->withoutNeedless($order, $loose, $best);
+    }
+
+    /**
+     * What was loosened early may have become needless by what was loosened later.
+     *
+     * @param  list<Task>  $order
+     * @param  array<string, true>  $loose
+     * @param  array{Draft, int}  $best
+     */
+    private function withoutNeedless(array $order, array $loose, array $best): Draft
+    {
+        foreach (array_keys($loose) as $id) {
+            $fewer = array_diff_key($loose, [$id => true]);
+            $candidate = $this->lay($order, $fewer);
+            if ($candidate[1] <= $best[1]) {
+                [$best, $loose] = [$candidate, $fewer];
+            }
+        }
 
         return $best[0];
     }
@@ -82,7 +114,18 @@ final readonly class Repair
             $loose += $tooEarly === null ? [] : [$tooEarly => true];
         } while ($tooEarly !== null);
 
-        return [$draft, $draft->cost() + self::MOVED * $moved];
+        return [$draft, $this->damage($draft) + self::MOVED * $moved];
+    }
+
+    /** The cost of a draft, where no task counts less than in the last plan. */
+    private function damage(Draft $draft): int
+    {
+        $damage = 0;
+        foreach ($draft->costs() as $id => $cost) {
+            $damage += max($cost, $this->content[$id] ?? 0);
+        }
+
+        return $damage;
     }
 
     /**
@@ -130,7 +173,7 @@ final readonly class Repair
     }
 
     /**
-     * Kept tasks that lie before a late or unplaced one finishes, the cheapest to move first.
+     * Kept tasks that lie before one finishes that is late and fares worse than it did, the cheapest to move first.
      *
      * @param  list<Task>  $order
      * @param  array<string, true>  $loose
@@ -139,9 +182,11 @@ final readonly class Repair
     private function worthLoosening(array $order, Draft $draft, array $loose): array
     {
         $until = 0;
+        $costs = $draft->costs();
         foreach ($order as $task) {
             $finish = $draft->finishOf($task->id) ?? $this->problem->end;
-            if ($task->due !== null && $finish > $task->due->at) {
+            $worse = ($costs[$task->id] ?? 0) > ($this->content[$task->id] ?? 0);
+            if ($worse && $task->due !== null && $finish > $task->due->at) {
                 $until = max($until, $finish);
             }
         }

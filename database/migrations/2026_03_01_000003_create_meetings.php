@@ -49,6 +49,7 @@ return new class extends Migration
             $table->boolean('all_day')->default(false);
             $table->boolean('busy')->default(true);
             $table->index(['user_id', 'starts_at', 'ends_at']);
+            $table->index(['user_id', 'ends_at']);
         });
     }
 

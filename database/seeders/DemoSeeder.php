@@ -86,7 +86,7 @@ final class DemoSeeder extends Seeder
         foreach (DemoTasks::OPEN as [$title, $short, $area, $importance, $minutes, $due, $deep, $carried, $age]) {
             $task = $user->tasks()->make([
                 'title' => $title, 'short' => $short, 'area_id' => $areas[$area], 'stage' => TaskStage::Open, 'importance' => $importance,
-                'estimate' => $minutes, 'minutes_left' => $minutes, 'demand' => $deep ? 'deep' : 'light', 'carried' => $carried,
+                'estimate' => $minutes, 'minutes_left' => $minutes, 'demand' => $deep ? 'deep' : 'light', 'min_chunk' => $deep ? 30 : 15, 'carried' => $carried,
                 'due_on' => $this->dates->dueOn($due),
             ]);
             $task->created_at = $this->now->subDays($age);

@@ -28,7 +28,7 @@ return [
     'nothing_to_undo' => 'There is nothing to undo.',
     'nothing_changed' => 'Nothing had to move.',
     'nothing_to_lay_out' => 'There is nothing to lay out yet: weigh a task and give it an estimate.',
-    'moves' => '{1} One block has another place.|[2,*] :count blocks have another place.',
+    'moves' => '{1} One task has another place.|[2,*] :count tasks have another place.',
     'move' => [
         'moved' => ':title moved from :from to :to: :why.',
         'placed' => ':title now has :to: :why.',

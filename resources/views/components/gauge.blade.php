@@ -19,7 +19,7 @@
     @elseif ($gauge->free() * $scale >= 16 && $gauge->planned > 0)<span class="mark-text" style="left:42px;--b:{{ round($gauge->planned * $scale, 1) + 1 }}">{{ Times::column($gauge->free()) }} free</span>@endif
     @foreach ($gauge->pieces as $piece)
         <a href="{{ $address }}?block={{ $piece['id'] }}" tabindex="-1" aria-hidden="true" title="{{ $piece['label'] }}, {{ Times::duration($piece['minutes']) }}"
-           @class(['gauge-piece', "hue-{$piece['hue']}", "state-{$piece['state']}", 'deep' => $piece['deep'], 'over' => $piece['over'], 'chosen' => $chosen?->id === $piece['id'], 'small' => $piece['height'] < 20, 'tiny' => $piece['height'] < 12])
+           @class(['gauge-piece', "hue-{$piece['hue']}", "state-{$piece['state']}", 'deep' => $piece['deep'], 'over' => $piece['over'], 'chosen' => $chosen?->id === $piece['id'], 'short' => $piece['height'] < 34, 'small' => $piece['height'] < 20, 'tiny' => $piece['height'] < 12])
            style="--b:{{ $piece['bottom'] }};--h:{{ $piece['height'] }}">
             <span class="name">{{ $piece['label'] }}</span><b>{{ $piece['minutes'] }}</b>
             @if ($piece['spent'])<i class="spent" style="--s:{{ $piece['spent'] }}"></i>@endif

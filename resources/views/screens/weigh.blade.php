@@ -6,15 +6,17 @@
     @endif
     @if ($unweighed->isNotEmpty())
         <section aria-labelledby="unweighed">
-            <div class="section-head section-over"><h2 id="unweighed">Unweighed</h2><span class="soft">{{ count($unweighed) }}, oldest first</span></div>
+            <div class="section-head section-over"><h2 id="unweighed">Unweighed</h2><span class="soft">{{ $unweighedCount }}, oldest first</span></div>
             <x-weigh-table :rows="$unweighed" :weighed="false" />
+            @if ($unweighedCount > count($unweighed))<p class="soft">{{ $unweighedCount - count($unweighed) }} more follow when these are weighed.</p>@endif
         </section>
         <br>
     @endif
     @if ($weighed->isNotEmpty())
         <section aria-labelledby="weighed">
-            <div class="section-head"><h2 id="weighed">By pull</h2><span class="soft">{{ count($weighed) }} open, pull = importance + pressure + push + age</span></div>
+            <div class="section-head"><h2 id="weighed">By pull</h2><span class="soft">{{ $weighedCount }} open, pull = importance + pressure + push + age</span></div>
             <x-weigh-table :rows="$weighed" :weighed="true" />
+            @if ($weighedCount > count($weighed))<p><a href="/weigh?all=1">{{ $weighedCount - count($weighed) }} more, by pull</a></p>@endif
         </section>
     @endif
     <p class="keys">

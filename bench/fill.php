@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+/* Fills the sample account up to 500 open tasks, laid out, and three years of done blocks and meetings. */
+
+use App\Clock;
+use App\Models\RevisionCause;
+use App\Models\User;
+use App\Planning\Replan;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Support\Facades\DB;
+
+require __DIR__.'/../vendor/autoload.php';
+$app = require __DIR__.'/../bootstrap/app.php';
+$app->make(Kernel::class)->bootstrap();
+
+$user = User::query()->firstOrFail();
+$now = Clock::now();
+$areas = $user->areas()->pluck('id')->all();
+DB::transaction(static function () use ($user, $now, $areas): void {
+    for ($i = $user->tasks()->open()->count(); $i < 500; $i++) {
+        $user->tasks()->create([
+            'title' => "Object {$i}: condition report", 'area_id' => $areas[$i % 4], 'stage' => 'open', 'importance' => 1 + $i % 4,
+            'estimate' => 15 + 15 * ($i % 6), 'minutes_left' => 15 + 15 * ($i % 6), 'due_on' => $i % 3 === 0 ? null : $now->addDays(2 + $i % 60)->format('Y-m-d'),
+            'demand' => $i % 3 === 1 ? 'deep' : 'light',
+        ]);
+    }
+    $done = $user->tasks()->create(['title' => 'Done long ago', 'area_id' => $areas[0], 'stage' => 'open', 'importance' => 2, 'done_at' => $now->subDays(10)]);
+    for ($day = 4; $day < 1095; $day++) {
+        $start = $now->subDays($day)->startOfDay()->addHours(9);
+        $block = $user->blocks()->create(['task_id' => $done->id, 'starts_at' => $start, 'ends_at' => $start->addHour(), 'state' => 'done']);
+        $user->entries()->create(['task_id' => $done->id, 'block_id' => $block->id, 'starts_at' => $start, 'ends_at' => $start->addHour()]);
+        $meeting = $user->meetings()->create(['uid' => "old-{$day}", 'summary' => 'Round', 'source' => '']);
+        $meeting->occurrences()->create(['user_id' => $user->id, 'summary' => 'Round', 'starts_at' => $start->addHours(3), 'ends_at' => $start->addHours(4)]);
+    }
+});
+$from = hrtime(true);
+app(Replan::class)($user, $now, RevisionCause::LaidOut, afresh: true);
+printf("%d open tasks, %d blocks, %d meetings; laid out in %.2f s\n", $user->tasks()->open()->count(), $user->blocks()->count(), $user->meetings()->count(), (hrtime(true) - $from) / 1e9);

@@ -1,0 +1,69 @@
+import { spawn } from 'node:child_process'
+import { mkdirSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { chromium } from '@playwright/test'
+import config from '../../playwright.config.js'
+import { artisan, environment, HOST, PORT, prepare, setClock } from './server.js'
+
+/* One picture of each main view, and of Shape in the dark, on a phone, and after the plan has mended itself. */
+
+const root = fileURLToPath(new URL('../..', import.meta.url))
+const folder = `${root}docs/screenshots`
+mkdirSync(folder, { recursive: true })
+prepare()
+const server = spawn('bin/serve', [HOST, String(PORT)], { cwd: root, env: environment, stdio: 'ignore', detached: true })
+const base = `http://${HOST}:${PORT}`
+
+try {
+    await untilUp()
+    const browser = await chromium.launch(config.use.launchOptions)
+    const light = await signedIn(browser, { viewport: { width: 1280, height: 800 }, colorScheme: 'light' })
+    await shoot(light, '/shape', 'shape', (page) => page.locator('.sheet a.block', { hasText: 'Essay 2' }).click())
+    await shoot(light, '/gather', 'gather', async (page) => {
+        await page.getByRole('textbox', { name: 'New lines' }).fill('Send Ghent the second fee letter by Friday noon, 25 min, vital\nDraft the wall text for room 2 for 90 min by friday')
+        await page.locator('.gloss').first().waitFor()
+    })
+    await shoot(light, '/weigh', 'weigh')
+    await shoot(light, '/tasks/4', 'task')
+    await shoot(light, '/meetings', 'meetings')
+    await shoot(light, '/settings', 'settings')
+    const dark = await signedIn(browser, { viewport: { width: 1280, height: 800 }, colorScheme: 'dark' })
+    await shoot(dark, '/shape', 'shape-dark', (page) => page.locator('.sheet a.block', { hasText: 'Essay 2' }).click())
+    const phone = await signedIn(browser, { viewport: { width: 390, height: 844 }, colorScheme: 'light' })
+    await shoot(phone, '/shape', 'shape-phone')
+    setClock('2026-03-11T11:35:00+00:00')
+    artisan('nekto:minute')
+    await shoot(light, '/shape', 'shape-mended')
+    await browser.close()
+} finally {
+    process.kill(-server.pid)
+}
+
+async function signedIn(browser, options) {
+    const page = await browser.newPage(options)
+    await page.goto(`${base}/sign-in`)
+    await page.getByLabel('Mail address').fill('ines@example.org')
+    await page.getByLabel('Password').fill('rivers-underfoot')
+    await page.getByRole('button', { name: 'Sign in' }).click()
+    await page.waitForURL('**/shape')
+    return page
+}
+
+async function shoot(page, address, name, before = async () => {}) {
+    await page.goto(base + address)
+    await before(page)
+    await page.evaluate(() => document.fonts.ready)
+    await page.waitForTimeout(500)
+    await page.screenshot({ path: `${folder}/${name}.png` })
+    console.log(`docs/screenshots/${name}.png`)
+}
+
+async function untilUp() {
+    for (let i = 0; i < 100; i++) {
+        if ((await fetch(`${base}/up`).catch(() => null))?.ok) {
+            return
+        }
+        await new Promise((resolve) => setTimeout(resolve, 100))
+    }
+    throw new Error('The server did not start.')
+}
