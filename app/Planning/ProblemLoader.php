@@ -85,7 +85,7 @@ final readonly class ProblemLoader
 
     private static function task(Task $task, int $minutes, WorkTime $time): CoreTask
     {
-        $due = $time->due($task, $task->area->hours_set_id);
+        $due = $time->due($task->getAttributes()['due_on'], $task->getAttributes()['due_at'], $task->area->hours_set_id);
 
         return new CoreTask(
             id: (string) $task->id,

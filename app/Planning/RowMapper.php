@@ -8,7 +8,6 @@ use App\Models\Block;
 use App\Models\Entry;
 use App\Models\HoursSet;
 use App\Models\Occurrence;
-use App\Models\Task;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Hours\Stretch;
@@ -67,20 +66,8 @@ final class RowMapper
         return self::stored((string) $row->getAttributes()['ends_at']);
     }
 
-    /** When a task was caught. */
-    public static function caught(Task $task): int
-    {
-        return self::stored((string) $task->getAttributes()['created_at']);
-    }
-
-    /** The moment of a task that is due at a time, which must not be null. */
-    public static function dueAt(Task $task): int
-    {
-        return self::stored((string) $task->getAttributes()['due_at']);
-    }
-
     /** A stored moment, "2026-03-11 10:20:00" in UTC. */
-    private static function stored(string $moment): int
+    public static function stored(string $moment): int
     {
         return intdiv((int) gmmktime(
             (int) substr($moment, 11, 2),

@@ -6,7 +6,6 @@ namespace App\Planning;
 
 use App\Models\HoursSet;
 use App\Models\Occurrence;
-use App\Models\Task;
 use App\Models\User;
 use Illuminate\Support\Collection;
 use Nekto\Core\Day\DayLoad;
@@ -96,17 +95,22 @@ final readonly class WorkTime
         );
     }
 
-    /** The moment a task of that set of hours is due: its time, or the end of its day's hours (of the day itself, if those are closed). */
-    public function due(Task $task, int $set): ?int
+    /**
+     * The moment work of a set of hours is due: its time, or the end of its day's hours (of the day itself, if those
+     * are closed); null if it has neither.
+     *
+     * @param  string|null  $on  the local day, as it is stored
+     * @param  string|null  $at  the time in UTC, as it is stored
+     */
+    public function due(?string $on, ?string $at, int $set): ?int
     {
-        $stored = $task->getAttributes();
-        if ($stored['due_at'] !== null) {
-            return RowMapper::dueAt($task);
+        if ($at !== null) {
+            return RowMapper::stored($at);
         }
-        if ($stored['due_on'] === null) {
+        if ($on === null) {
             return null;
         }
-        $day = LocalDay::fromString($stored['due_on']);
+        $day = LocalDay::fromString($on);
         $end = 0;
         foreach ($this->weekly[$set]->on($day) as $stretch) {
             $end = max($end, $stretch->to);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use App\Models\Block;
+use App\Models\Task;
 use App\Models\User;
 use App\Planning\RowMapper;
 use App\Planning\WorkTime;
@@ -31,18 +32,11 @@ final readonly class Bank
     /**
      * @param  Collection<int, Candidate>  $candidates
      * @param  Collection<int, Block>  $blocks  of the day
-     * @param  Collection<int, Block>  $planned  all planned ones
      */
-    public static function of(User $user, Collection $candidates, Collection $blocks, Collection $planned, LocalDay $day, WorkTime $time, CarbonImmutable $now, bool $whole): self
+    public static function of(User $user, Collection $candidates, Collection $blocks, PlannedTimes $planned, LocalDay $day, WorkTime $time, CarbonImmutable $now, bool $whole): self
     {
         $onDay = $blocks->pluck('task_id')->flip();
         $minute = RowMapper::minute($now);
-        $next = [];
-        foreach ($planned as $block) {
-            if (RowMapper::end($block) > $minute) {
-                $next[$block->task_id] ??= $block; // the earliest
-            }
-        }
         $free = Candidate::byPull($candidates->reject(static fn (Candidate $one): bool => $onDay->has($one->id)));
         $soonEnd = $time->zone->day($day->plusDays(self::SOON_DAYS))->end;
         $soon = $free->filter(static fn (Candidate $one): bool => $one->due !== null && $one->due <= $soonEnd)->sortBy('due');
@@ -52,12 +46,13 @@ final readonly class Bank
         $carried = $whole ? $carried : $carried->take(self::MOST_CARRIED);
         $best = $rest->diffKeys($carried);
         $best = $whole ? $best : $best->take(max(3, self::ROWS - $soon->count() - $carried->count()));
+        $tasks = $user->tasks()->with('area')->findMany([...$soon->keys(), ...$carried->keys(), ...$best->keys()])->keyBy('id');
         $groups = [];
         foreach (['due_soon' => $soon, 'carried' => $carried, 'best_pull' => $best] as $name => $some) {
             if ($some->isNotEmpty()) {
                 $groups[] = [
                     'name' => __("shape.bank.{$name}"),
-                    'rows' => $some->map(static fn (Candidate $one): array => self::row($user, $one, $next[$one->id] ?? null, $now))->values()->all(),
+                    'rows' => $some->map(static fn (Candidate $one): array => self::row($user, $one, $tasks[$one->id], $planned->next($one->id, $minute), $now))->values()->all(),
                     'minutes' => $some->sum(static fn (Candidate $one): int => (int) $one->left),
                 ];
             }
@@ -72,22 +67,22 @@ final readonly class Bank
     }
 
     /** @return array<string, mixed> */
-    private static function row(User $user, Candidate $one, ?Block $next, CarbonImmutable $now): array
+    private static function row(User $user, Candidate $one, Task $task, ?int $next, CarbonImmutable $now): array
     {
         return [
             'id' => $one->id,
-            'title' => $one->task->title,
-            'hue' => $one->task->area->hue,
-            'area' => $one->task->area->name,
-            'importance' => $one->task->importance->value ?? 0,
+            'title' => $task->title,
+            'hue' => $task->area->hue,
+            'area' => $task->area->name,
+            'importance' => $one->importance->value ?? 0,
             'carried' => $one->carried,
             'left' => $one->left,
-            'due' => $one->due === null ? '' : Times::day($user, $one->task->due_on === null ? $one->due : $one->due - 1, $now),
+            'due' => $one->due === null ? '' : Times::day($user, $task->due_on === null ? $one->due : $one->due - 1, $now),
             'late' => $one->due !== null && $one->due < RowMapper::minute($now),
             'room' => $one->demand?->room(),
             'pressure' => $one->pressure(),
             'pull' => $one->pull->total(),
-            'next' => $next === null ? '' : Times::when($user, RowMapper::start($next), $now),
+            'next' => $next === null ? '' : Times::when($user, $next, $now),
         ];
     }
 }

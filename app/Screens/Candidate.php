@@ -4,23 +4,24 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
-use App\Models\Task;
 use Illuminate\Support\Collection;
 use Nekto\Core\Pressure\DueDemand;
 use Nekto\Core\Pressure\Pull;
+use Nekto\Core\Task\Importance;
 
-/** An open task with what was computed about it. */
+/** What was computed about an open task, without its text. */
 final readonly class Candidate
 {
     /**
      * @param  int  $id  the task's
+     * @param  Importance|null  $importance  null while unweighed
      * @param  int|null  $left  minutes of work left; null without an estimate
      * @param  int  $carried  how often it was carried over
      * @param  int|null  $due  minutes since 1970-01-01T00:00Z
      */
     public function __construct(
-        public Task $task,
         public int $id,
+        public ?Importance $importance,
         public ?int $left,
         public int $carried,
         public ?int $due,

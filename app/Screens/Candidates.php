@@ -4,24 +4,22 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
-use App\Models\Block;
-use App\Models\Task;
+use App\Models\TaskStage;
 use App\Models\User;
 use App\Planning\RowMapper;
 use App\Planning\WorkTime;
 use App\Planning\WorkTimeLoader;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Nekto\Core\Pressure\DemandCurve;
 use Nekto\Core\Pressure\Pull;
 use Nekto\Core\Pressure\Push;
 use Nekto\Core\Task\Importance;
-use Nekto\Core\Time\Interval;
-use Nekto\Core\Time\IntervalSet;
 use Nekto\Core\Time\LocalDay;
 use Nekto\Core\Time\Timeline;
 
-/** Pressure, room and pull of a person's open tasks. */
+/** Pressure, room and pull of a person's open tasks. Rows are read bare: of hundreds only a few are shown. */
 final readonly class Candidates
 {
     /** Due dates further ahead than this are measured against the open time of so many days. */
@@ -35,26 +33,18 @@ final readonly class Candidates
         return $this->times->load($user, $from, self::DAYS);
     }
 
-    /**
-     * @param  Collection<int, Task>  $tasks  open ones with their areas
-     * @param  Collection<int, Block>  $planned  all planned blocks
-     * @return Collection<int, Candidate> by task id
-     */
-    public function of(Collection $tasks, Collection $planned, WorkTime $time, CarbonImmutable $now): Collection
+    /** @return Collection<int, Candidate> by task id, the oldest first */
+    public function of(User $user, PlannedTimes $planned, WorkTime $time, CarbonImmutable $now): Collection
     {
         $minute = RowMapper::minute($now);
-        $anchored = $planned->filter(static fn (Block $block): bool => $block->anchored && RowMapper::end($block) > $minute);
-        $fixed = $anchored->groupBy('task_id')->map(static fn (Collection $blocks): int => $blocks->sum(
-            static fn (Block $block): int => RowMapper::time($block)->length(),
-        ));
-        $taken = IntervalSet::covering(...$anchored->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all());
+        $rows = $this->rows($user);
+        $taken = $planned->anchored($minute);
         $due = $work = [];
-        foreach ($tasks as $id => $task) {
-            $set = $task->area->hours_set_id;
-            $stored = $task->getAttributes();
-            $due[$id] = $time->due($task, $set);
-            if ($due[$id] !== null && $stored['importance'] !== null) {
-                $work[$set][] = [$due[$id], max(0, (int) $stored['minutes_left'] - ($fixed[$stored['id']] ?? 0))];
+        foreach ($rows as $row) {
+            $set = (int) $row->hours_set_id;
+            $due[$row->id] = $time->due($row->due_on, $row->due_at, $set);
+            if ($due[$row->id] !== null && $row->importance !== null) {
+                $work[$set][] = [$due[$row->id], max(0, (int) $row->minutes_left - $planned->anchoredMinutes((int) $row->id, $minute))];
             }
         }
         $curves = [];
@@ -62,18 +52,29 @@ final readonly class Candidates
             $curves[$set] = new DemandCurve($work[$set] ?? [], new Timeline($time->open($set)->without($taken)), $minute);
         }
 
-        return $tasks->mapWithKeys(static function (Task $task, int $id) use ($due, $curves, $minute): array {
-            $stored = $task->getAttributes(); // casts would cost more than all the rest
-            $demand = $due[$id] === null ? null : $curves[$task->area->hours_set_id]->at($due[$id]);
-            $pull = Pull::of(
-                Importance::tryFrom((int) $stored['importance']),
-                $demand?->pressure(),
-                Push::from((int) $stored['push']),
-                intdiv($minute - RowMapper::caught($task), 1440),
-            );
-            $left = $stored['minutes_left'] === null ? null : (int) $stored['minutes_left'];
+        return $rows->mapWithKeys(static function (object $row) use ($due, $curves, $minute): array {
+            $demand = $due[$row->id] === null ? null : $curves[$row->hours_set_id]->at($due[$row->id]);
+            $importance = Importance::tryFrom((int) $row->importance);
+            $days = intdiv($minute - RowMapper::stored($row->created_at), 1440);
 
-            return [$stored['id'] => new Candidate($task, (int) $stored['id'], $left, (int) $stored['carried'], $due[$id], $demand, $pull)];
+            return [(int) $row->id => new Candidate(
+                (int) $row->id,
+                $importance,
+                $row->minutes_left === null ? null : (int) $row->minutes_left,
+                (int) $row->carried,
+                $due[$row->id],
+                $demand,
+                Pull::of($importance, $demand?->pressure(), Push::from((int) $row->push), $days),
+            )];
         });
+    }
+
+    /** @return Collection<int, \stdClass> */
+    private function rows(User $user): Collection
+    {
+        return DB::table('tasks')->join('areas', 'areas.id', 'tasks.area_id')
+            ->where('tasks.user_id', $user->id)->where('stage', TaskStage::Open->value)->whereNull('done_at')->whereNull('deleted_at')
+            ->orderBy('tasks.created_at')->orderBy('tasks.id')
+            ->get(['tasks.id', 'hours_set_id', 'importance', 'push', 'due_on', 'due_at', 'minutes_left', 'carried', 'tasks.created_at']);
     }
 }

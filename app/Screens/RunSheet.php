@@ -62,7 +62,6 @@ final readonly class RunSheet
 
     /**
      * @param  Collection<int, Block>  $blocks  of the day, with tasks and areas, by start
-     * @param  Collection<int, Block>  $planned  all planned ones
      * @param  Collection<int, Candidate>  $candidates
      * @param  Collection<int, Entry>  $entries  of the day
      */
@@ -70,7 +69,7 @@ final readonly class RunSheet
         WorkTime $time,
         LocalDay $day,
         Collection $blocks,
-        Collection $planned,
+        PlannedTimes $planned,
         Collection $candidates,
         Collection $entries,
         CarbonImmutable $now,

@@ -24,12 +24,11 @@ final readonly class ShapeScreen
         $first = new LocalDay(min($day->number, $today->number));
         $time = $this->candidates->time($user, $first);
         $span = $time->zone->day($day);
-        $tasks = $user->tasks()->open()->whereNotNull('importance')->with('area')->orderBy('id')->get()->keyBy('id');
-        $planned = $user->blocks()->where('state', BlockState::Planned)->orderBy('starts_at')->get();
+        $planned = PlannedTimes::of($user);
         $blocks = $user->blocks()->with('task.area')
             ->where('starts_at', '<', RowMapper::moment($span->end))->where('ends_at', '>', RowMapper::moment($span->start))
             ->orderBy('starts_at')->get();
-        $candidates = $this->candidates->of($tasks, $planned, $time, $now);
+        $candidates = $this->candidates->of($user, $planned, $time, $now)->filter(static fn (Candidate $one): bool => $one->importance !== null);
         $chosen = $blocks->firstWhere('id', $selected);
         $gauge = Gauge::of($time, $day, $blocks, $candidates, $now, $chosen);
 
@@ -43,7 +42,7 @@ final readonly class ShapeScreen
             'gauge' => $gauge,
             'bank' => Bank::of($user, $candidates, $blocks, $planned, $day, $time, $now, $wholeBank),
             'chosen' => $chosen,
-            'why' => $chosen === null ? null : (new WhyHere($user, $now))->of($chosen, $candidates[$chosen->task_id] ?? null, $tasks),
+            'why' => $chosen === null ? null : (new WhyHere($user, $now))->of($chosen, $candidates[$chosen->task_id] ?? null),
             'chosenCandidate' => $chosen === null ? null : $candidates[$chosen->task_id] ?? null,
             'areas' => $this->areaTotals($blocks),
         ];

@@ -26,11 +26,10 @@ final readonly class SlackTails
      * Of the blocks to come, those with the least slack, and the chosen one.
      *
      * @param  Collection<int, Block>  $blocks
-     * @param  Collection<int, Block>  $planned
      * @param  Collection<int, Candidate>  $candidates
      * @return array<int, array{from: float, to: float|null, x: int|null, label: string, kind: string, row: int}>
      */
-    public function of(Collection $blocks, Collection $planned, Collection $candidates, ?Block $chosen): array
+    public function of(Collection $blocks, PlannedTimes $planned, Collection $candidates, ?Block $chosen): array
     {
         $slacks = [];
         foreach ($blocks as $block) {
@@ -56,14 +55,11 @@ final readonly class SlackTails
         return $drawn;
     }
 
-    /** @param  Collection<int, Block>  $planned */
-    private function slack(Block $block, Collection $planned, int $due): Slack
+    private function slack(Block $block, PlannedTimes $planned, int $due): Slack
     {
-        $after = $planned->filter(static fn (Block $other): bool => $other->task_id === $block->task_id && RowMapper::start($other) > RowMapper::start($block))
-            ->sum(static fn (Block $other): int => RowMapper::time($other)->length());
         $interval = RowMapper::time($block);
 
-        return Slack::of($interval->start, $interval->length(), $after, $due, $this->time->open($block->task->area->hours_set_id));
+        return Slack::of($interval->start, $interval->length(), $planned->minutesAfter($block->task_id, $interval->start), $due, $this->time->open($block->task->area->hours_set_id));
     }
 
     /** @return array{from: float, to: float|null, x: int|null, label: string, kind: string, row: int} */

@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use App\Models\Block;
-use App\Models\Task;
 use App\Models\User;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Collection;
 use Nekto\Core\Time\LocalDay;
 
 /** A block's reasons in words. */
@@ -17,10 +15,9 @@ final readonly class WhyHere
 {
     public function __construct(private User $user, private CarbonImmutable $now) {}
 
-    /** @param  Collection<int, Task>  $tasks  open ones by id, for the names of what came first */
-    public function of(Block $block, ?Candidate $candidate, Collection $tasks): string
+    public function of(Block $block, ?Candidate $candidate): string
     {
-        $sentences = $block->anchored ? [__('plan.reason.anchored')] : $this->reasons($block->reasons ?? [], $tasks);
+        $sentences = $block->anchored ? [__('plan.reason.anchored')] : $this->reasons($block->reasons ?? []);
         if ($candidate !== null && $candidate->due !== null) {
             $room = $candidate->demand?->room() ?? 0;
             array_unshift($sentences, __($room < 0 ? 'shape.why.short' : 'shape.why.due', [
@@ -37,11 +34,11 @@ final readonly class WhyHere
 
     /**
      * @param  list<array<string, int|string>>  $reasons
-     * @param  Collection<int, Task>  $tasks
      * @return list<string>
      */
-    private function reasons(array $reasons, Collection $tasks): array
+    private function reasons(array $reasons): array
     {
+        $tasks = $this->user->tasks()->findMany(array_filter(array_column($reasons, 'task')))->keyBy('id');
         $behind = array_values(array_filter(array_map(
             static fn (array $reason): ?string => $reason['code'] === 'behind_task' ? ($tasks[(int) $reason['task']] ?? null)?->shortTitle() : null,
             $reasons,

@@ -95,6 +95,7 @@ final class ShapeTest extends FeatureTestCase
     {
         $this->task('One');
         $this->post('/plan/lay-out');
+        $this->task('In the bank')->update(['estimate' => null, 'minutes_left' => null]);
         $few = $this->queries('/shape');
         for ($i = 0; $i < 40; $i++) {
             $this->task("Task {$i}", minutes: 15);

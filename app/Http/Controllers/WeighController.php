@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Clock;
-use App\Models\BlockState;
 use App\Models\User;
 use App\Planning\RowMapper;
 use App\Screens\Candidate;
 use App\Screens\Candidates;
+use App\Screens\PlannedTimes;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
@@ -23,20 +23,18 @@ final readonly class WeighController
     public function __invoke(Request $request, #[CurrentUser] User $user, Candidates $candidates): View
     {
         $now = Clock::now();
-        $tasks = $user->tasks()->open()->with('area')->orderBy('created_at')->orderBy('id')->get();
-        $planned = $user->blocks()->where('state', BlockState::Planned)->get();
-        $all = $candidates->of($tasks, $planned, $candidates->time($user, RowMapper::today($user, $now)), $now);
-        [$unweighed, $weighed] = $all->partition(static fn (Candidate $one): bool => $one->task->importance === null);
-
+        $all = $candidates->of($user, PlannedTimes::of($user), $candidates->time($user, RowMapper::today($user, $now)), $now);
+        [$unweighed, $weighed] = $all->partition(static fn (Candidate $one): bool => $one->importance === null);
         $weighed = Candidate::byPull($weighed);
-        $whole = $request->boolean('all');
+        $shown = [$unweighed->take(self::ROWS), $request->boolean('all') ? $weighed : $weighed->take(self::ROWS)];
 
         return view('screens.weigh', [
             'user' => $user,
             'now' => $now,
-            'unweighed' => $unweighed->take(self::ROWS),
+            'unweighed' => $shown[0],
             'unweighedCount' => $unweighed->count(),
-            'weighed' => $whole ? $weighed : $weighed->take(self::ROWS),
+            'weighed' => $shown[1],
+            'tasks' => $user->tasks()->with('area')->findMany([...$shown[0]->keys(), ...$shown[1]->keys()])->keyBy('id'),
             'weighedCount' => $weighed->count(),
         ]);
     }

@@ -1,5 +1,5 @@
 {{-- Candidates as a printed table: why they are here, how much is left, when due, how much room, how strong the pull. --}}
-@props(['bank', 'day', 'isPast', 'address', 'candidate'])
+@props(['bank', 'day', 'isPast', 'address', 'candidate', 'chosen'])
 @php use App\Wording\Times; @endphp
 <div class="section-head"><h2 id="bank-title">Bank</h2><span class="soft">{{ $bank->count }} {{ $bank->count === 1 ? 'candidate' : 'candidates' }}</span></div>
 @error('place')<p class="warning" role="alert">{{ $message }}</p>@enderror
@@ -30,7 +30,7 @@
 @endif
 @if ($candidate !== null)
     <div class="pull-parts">
-        <div class="section-head" style="border:0"><h3>{{ $candidate->task->title }}</h3><span class="soft">pull <b class="strong">{{ $candidate->pull->total() }}</b> of 100</span></div>
+        <div class="section-head" style="border:0"><h3>{{ $chosen->task->title }}</h3><span class="soft">pull <b class="strong">{{ $candidate->pull->total() }}</b> of 100</span></div>
         <div class="bar" aria-hidden="true"><i style="--w:{{ $candidate->pull->importance }}"></i><i style="--w:{{ $candidate->pull->pressure }}"></i><i style="--w:{{ max(0, $candidate->pull->push) + $candidate->pull->age }}"></i></div>
         <p class="words soft"><span>importance <b class="strong">{{ $candidate->pull->importance }}</b></span><span>pressure <b class="strong">{{ $candidate->pull->pressure }}</b></span><span>push <b class="strong">{{ $candidate->pull->push }}</b>, age <b class="strong">{{ $candidate->pull->age }}</b></span></p>
     </div>

@@ -1,11 +1,11 @@
 {{-- Tasks with what can be set about them in place; pull with its parts. --}}
-@props(['rows', 'weighed'])
+@props(['rows', 'tasks', 'weighed'])
 @php use App\Wording\Times; @endphp
 <table class="weigh-list">
     <thead><tr><th>task</th><th>importance</th><th>estimate</th><th>due</th><th class="number">pressure</th><th class="number">pull</th></tr></thead>
     <tbody data-list>
     @foreach ($rows as $one)
-        @php $task = $one->task; $form = "weigh-{$task->id}"; $wrong = old('form') === $form; @endphp
+        @php $task = $tasks[$one->id]; $form = "weigh-{$task->id}"; $wrong = old('form') === $form; @endphp
         <tr id="row-{{ $task->id }}" data-row tabindex="0" aria-label="{{ $task->title }}">
             <td><span class="title"><span class="swatch hue-{{ $task->area->hue }}" title="{{ $task->area->name }}"></span><a href="/tasks/{{ $task->id }}">{{ $task->title }}</a>@if ($task->carried > 0)<span class="soft"><x-icon name="carried" /> {{ $task->carried }}</span>@endif</span>
                 @if ($wrong && $errors->any())<span class="error" role="alert">{{ $errors->first() }}</span>@endif</td>

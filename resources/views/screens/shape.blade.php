@@ -44,7 +44,7 @@
                     </div>
                 </div>
             @endif
-            <x-bank :bank="$bank" :day="$day" :is-past="$isPast" :address="$address" :candidate="$chosenCandidate" />
+            <x-bank :bank="$bank" :day="$day" :is-past="$isPast" :address="$address" :candidate="$chosenCandidate" :chosen="$chosen" />
         </section>
     </div>
 </x-layout>

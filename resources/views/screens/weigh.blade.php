@@ -7,7 +7,7 @@
     @if ($unweighed->isNotEmpty())
         <section aria-labelledby="unweighed">
             <div class="section-head section-over"><h2 id="unweighed">Unweighed</h2><span class="soft">{{ $unweighedCount }}, oldest first</span></div>
-            <x-weigh-table :rows="$unweighed" :weighed="false" />
+            <x-weigh-table :rows="$unweighed" :tasks="$tasks" :weighed="false" />
             @if ($unweighedCount > count($unweighed))<p class="soft">{{ $unweighedCount - count($unweighed) }} more follow when these are weighed.</p>@endif
         </section>
         <br>
@@ -15,7 +15,7 @@
     @if ($weighed->isNotEmpty())
         <section aria-labelledby="weighed">
             <div class="section-head"><h2 id="weighed">By pull</h2><span class="soft">{{ $weighedCount }} open, pull = importance + pressure + push + age</span></div>
-            <x-weigh-table :rows="$weighed" :weighed="true" />
+            <x-weigh-table :rows="$weighed" :tasks="$tasks" :weighed="true" />
             @if ($weighedCount > count($weighed))<p><a href="/weigh?all=1">{{ $weighedCount - count($weighed) }} more, by pull</a></p>@endif
         </section>
     @endif
