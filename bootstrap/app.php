@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 use App\Http\Middleware\HealPlan;
 use App\Http\Middleware\SecurityHeaders;
+use App\Models\Block;
+use App\Planning\PlanConflict;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -11,6 +14,7 @@ use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
@@ -22,8 +26,13 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/shape');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->render(fn (PostTooLargeException $error, Request $request) => redirect('/meetings')
-            ->withErrors(['calendar' => __('meetings.too_large', ['megabytes' => config('nekto.upload_megabytes')])]));
+        // Refused before there is a session to carry a message.
+        $exceptions->render(fn (PostTooLargeException $error, Request $request) => redirect('/meetings?refused=too_large'));
+        // A block of one's own that the plan or another window has replaced meanwhile, or one that never was.
+        $exceptions->render(fn (NotFoundHttpException $error, Request $request) => $request->isMethod('GET')
+            || ! $error->getPrevious() instanceof ModelNotFoundException || $error->getPrevious()->getModel() !== Block::class
+                ? null
+                : back()->withErrors(['start' => PlanConflict::gone()->getMessage()]));
         $exceptions->render(fn (TokenMismatchException $error, Request $request) => back()
             ->withInput($request->except('password', 'password_confirmation', '_token'))
             ->with('status', __('app.page_expired')));

@@ -27,7 +27,7 @@ final readonly class SlackTails
      *
      * @param  Collection<int, Block>  $blocks
      * @param  Collection<int, Candidate>  $candidates
-     * @return array<int, array{from: float, to: float|null, x: int|null, label: string, kind: string, row: int}>
+     * @return array<int, array{from: float, to: float|null, x: int|null, label: string, kind: string}>
      */
     public function of(Collection $blocks, PlannedTimes $planned, Collection $candidates, ?Block $chosen): array
     {
@@ -43,13 +43,11 @@ final readonly class SlackTails
         $tails = array_slice(array_values(array_filter($slacks, static fn (array $one): bool => $one[1]->minutes > 0)), 0, count(self::TRACKS));
         usort($tails, static fn (array $a, array $b): int => $a[1]->latestEnd <=> $b[1]->latestEnd);
         $drawn = [];
-        $row = 0;
         foreach ($tails as $i => [$block, $slack]) {
-            $drawn[] = $this->tail($block, $slack, self::TRACKS[$i], $row);
-            $row += $drawn[array_key_last($drawn)]['kind'] === 'later' ? 1 : 0;
+            $drawn[] = $this->tail($block, $slack, self::TRACKS[$i]);
         }
         foreach ($late as [$block, $slack]) {
-            $drawn[] = ['from' => $this->place(RowMapper::end($block)), 'to' => null, 'x' => null, 'label' => __('shape.slack_none'), 'kind' => 'none', 'row' => 0];
+            $drawn[] = ['from' => $this->place(RowMapper::end($block)), 'to' => null, 'x' => null, 'label' => __('shape.slack_none'), 'kind' => 'none'];
         }
 
         return $drawn;
@@ -62,8 +60,8 @@ final readonly class SlackTails
         return Slack::of($interval->start, $interval->length(), $planned->minutesAfter($block->task_id, $interval->start), $due, $this->time->open($block->task->area->hours_set_id));
     }
 
-    /** @return array{from: float, to: float|null, x: int|null, label: string, kind: string, row: int} */
-    private function tail(Block $block, Slack $slack, int $x, int $row): array
+    /** @return array{from: float, to: float|null, x: int|null, label: string, kind: string} */
+    private function tail(Block $block, Slack $slack, int $x): array
     {
         $end = (int) $slack->latestEnd;
         $today = $end <= $this->span->end;
@@ -74,7 +72,6 @@ final readonly class SlackTails
             'x' => $x,
             'label' => $today ? Times::column($slack->minutes) : Times::when($this->time->user, $end, $this->now),
             'kind' => $today ? 'today' : 'later',
-            'row' => $row,
         ];
     }
 

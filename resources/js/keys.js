@@ -19,6 +19,8 @@ export function listenForKeys() {
             leave(event)
         } else if (!typing && (event.key === 'ArrowDown' || event.key === 'ArrowUp') && !event.shiftKey) {
             step(event, event.key === 'ArrowDown' ? 1 : -1)
+        } else if (!typing && (event.key === 'ArrowLeft' || event.key === 'ArrowRight') && !event.shiftKey) {
+            document.querySelector(`[data-go="${event.key}"]`)?.click()
         } else if (!typing && event.key === 'Enter' && event.target.matches('tr[data-row]')) {
             event.target.querySelector('a')?.click()
         } else if (!typing && document.body.dataset.singleKeys !== 'off') {

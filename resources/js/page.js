@@ -20,6 +20,10 @@ export async function show(address, options = {}) {
     if (turn !== latest) {
         return false
     }
+    if (!response.ok && options.method !== undefined) {
+        say(response.status === 429 ? 'That was too often in a short time. Wait a minute, then try again.' : 'That could not be done. Nothing was lost; load the page again and repeat it.')
+        return false
+    }
     const page = new DOMParser().parseFromString(await response.text(), 'text/html').getElementById('page')
     if (!page || response.redirected && new URL(response.url).pathname === '/sign-in') {
         location.assign(page ? response.url : address)

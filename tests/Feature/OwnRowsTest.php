@@ -28,7 +28,8 @@ final class OwnRowsTest extends FeatureTestCase
         self::assertGreaterThan(12, count($routes));
         foreach ($routes as $route) {
             $address = strtr($route->uri(), array_combine(array_map(static fn (string $name): string => "{{$name}}", array_keys($ids)), array_map(strval(...), $ids)));
-            $this->call($route->methods()[0], $address, ['title' => 'Taken', 'left' => '5', 'day' => '2026-03-11', 'week' => []])->assertNotFound();
+            $response = $this->call($route->methods()[0], $address, ['title' => 'Taken', 'left' => '5', 'day' => '2026-03-11', 'week' => []]);
+            in_array('block', $route->parameterNames(), true) ? $response->assertSessionHasErrors(['start' => __('plan.conflict.gone')]) : $response->assertNotFound();
         }
 
         self::assertSame($before, $this->plan($other));

@@ -186,9 +186,14 @@ final class PlanTest extends FeatureTestCase
     }
 
     #[Test]
-    public function a_block_that_is_gone_is_not_an_error_page_of_the_server(): void
+    public function a_block_that_the_plan_replaced_meanwhile_is_said_to_be_gone(): void
     {
-        $this->post('/blocks/4711/done')->assertNotFound();
+        $quotes = $this->block($this->task('Quotes'), '2026-03-11 10:00', '2026-03-11 11:00');
+        $this->post('/plan/lay-out'); // another window: it lies at 09:00 now, as a new block
+
+        $this->followingRedirects()->from('/shape')->post("/blocks/{$quotes->id}/done", ['mark' => $quotes->mark()])
+            ->assertOk()->assertSee('That block is gone');
+        self::assertSame(['Wed 09:00–10:00 Quotes'], $this->plan());
     }
 
     #[Test]

@@ -26,7 +26,7 @@ final readonly class MeetingController
 {
     private const SHOWN_DAYS = 14;
 
-    public function index(#[CurrentUser] User $user): View
+    public function index(Request $request, #[CurrentUser] User $user): View
     {
         $now = Clock::now();
         $today = RowMapper::today($user, $now);
@@ -40,6 +40,7 @@ final readonly class MeetingController
             'user' => $user,
             'now' => $now,
             'days' => $coming->groupBy(fn ($one): string => $user->local($one->starts_at)->format('Y-m-d')),
+            'refused' => $request->query('refused') === 'too_large' ? __('meetings.too_large', ['megabytes' => config('nekto.upload_megabytes')]) : null,
             'imports' => $user->calendarImports()->latest('id')->limit(5)->get(),
         ]);
     }

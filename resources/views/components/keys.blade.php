@@ -6,6 +6,7 @@
             '.' => 'catch a thought',
             ', g   , w   , s' => 'to Gather, Weigh, Shape',
             '↑ ↓' => 'move among items',
+            '← →' => 'the day before, the day after',
             'Enter' => 'the main action; on a block, why it is here',
             '1 2 3 4' => 'importance, low to vital',
             't  m' => 'due date; minutes, on a block how much is left',

@@ -22,6 +22,7 @@
         </section>
         <section aria-labelledby="bring">
             <div class="section-head"><h2 id="bring">Bring a calendar in</h2></div>
+            @if ($refused)<p class="warning" role="alert">{{ $refused }}</p>@endif
             <form method="post" action="/meetings" enctype="multipart/form-data" data-whole>
                 @csrf
                 <div class="form-grid"><div class="form-row wide"><label for="calendar">An iCalendar file (.ics), up to {{ config('nekto.upload_megabytes') }} MB</label>
