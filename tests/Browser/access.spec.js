@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright'
+import { faults } from './faults.js'
 import { block, expect, test } from './ines.js'
 
 const SCREENS = {
@@ -10,8 +10,6 @@ const SCREENS = {
     meetings: '/meetings',
     settings: '/settings',
 }
-
-const rules = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
 
 for (const colorScheme of ['light', 'dark']) {
     test.describe(colorScheme, () => {
@@ -66,13 +64,3 @@ test('reduced motion moves nothing', async ({ page }) => {
     await page.emulateMedia({ reducedMotion: 'reduce' })
     expect(await block(page, 'Budget revision').evaluate((element) => getComputedStyle(element).transitionDuration)).toBe('0s')
 })
-
-async function faults(page) {
-    const result = await new AxeBuilder({ page }).withTags(rules).analyze()
-    return result.violations.flatMap((violation) => violation.nodes.filter((node) => !isAsLongAsItsTime(violation, node)).map((node) => `${violation.id}: ${node.target} – ${node.failureSummary?.split('\n')[1]?.trim()}`))
-}
-
-/** A block is as high as its minutes: that is what the sheet is for (the exception "essential" of WCAG 2.2, 2.5.8). */
-function isAsLongAsItsTime(violation, node) {
-    return violation.id === 'target-size' && /^#block-\d+$|^\.piece/.test(node.target.join(' '))
-}

@@ -1,3 +1,4 @@
+import { faults } from './faults.js'
 import { block, drag, expect, signIn, test, time } from './ines.js'
 import { artisan, setClock } from './server.js'
 
@@ -156,6 +157,7 @@ test('a calendar file brings meetings in with progress and moves the block benea
     await expect(page.getByRole('progressbar')).toHaveAttribute('aria-valuenow', '100', { timeout: 20_000 })
     await expect(page.locator('main')).toContainText('601 new')
     await expect(page.locator('main')).toContainText('DTSTART is no date or time')
+    expect(await faults(page)).toEqual([])
 
     await page.getByRole('link', { name: 'To today', exact: true }).click()
     await expect(page.locator('#change-note')).toContainText('Lighting review, 14:45–15:45, took its place.')

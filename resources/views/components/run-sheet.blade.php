@@ -19,7 +19,7 @@
     @foreach (collect([...$sheet->meetings, ...$sheet->blocks])->sortBy('top') as $item)
         @if (isset($item['task']))
             <a id="block-{{ $item['id'] }}" href="{{ $address }}?block={{ $item['id'] }}" data-row data-block="{{ $item['id'] }}" data-minutes="{{ $item['minutes'] }}" data-start="{{ $item['start'] }}" data-mark="{{ $item['mark'] }}"
-               @class(['block', "block-{$item['size']}", "block-{$item['state']}", "hue-{$item['hue']}", 'deep' => $item['deep'], 'block-movable' => $item['movable'], 'block-begun' => $item['begun'], 'block-chosen' => $item['chosen']])
+               @class(['block', "block-{$item['size']}", "block-{$item['state']}", "hue-{$item['hue']}", 'deep' => $item['deep'], 'block-tight' => $item['size'] === 'tall' && $item['height'] < 54, 'block-movable' => $item['movable'], 'block-begun' => $item['begun'], 'block-chosen' => $item['chosen']])
                aria-label="{{ $item['title'] }}, {{ $item['range'] }}, {{ $item['area'] }}{{ $item['deep'] ? ', deep' : '' }}{{ $item['anchored'] ? ', anchored' : '' }}{{ $item['state'] !== 'planned' ? ", {$item['state']}" : '' }}" @if ($item['chosen']) aria-current="true" @endif
                draggable="false" style="--t:{{ $item['top'] }};--h:{{ $item['height'] }}">
                 <x-spine :importance="$item['importance']" :height="$item['height']" />

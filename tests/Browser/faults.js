@@ -1,0 +1,14 @@
+import AxeBuilder from '@axe-core/playwright'
+
+const rules = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
+
+/** What keeps someone from using the page, by WCAG 2.2 AA as far as axe-core can tell. */
+export async function faults(page) {
+    const result = await new AxeBuilder({ page }).withTags(rules).analyze()
+    return result.violations.flatMap((violation) => violation.nodes.filter((node) => !isAsLongAsItsTime(violation, node)).map((node) => `${violation.id}: ${node.target} – ${node.failureSummary?.split('\n')[1]?.trim()}`))
+}
+
+/** A block is as high as its minutes: that is what the sheet is for (the exception "essential" of WCAG 2.2, 2.5.8). */
+function isAsLongAsItsTime(violation, node) {
+    return violation.id === 'target-size' && /^#block-\d+$|^\.piece/.test(node.target.join(' '))
+}
