@@ -43,6 +43,9 @@ final class Draft
 
     private int $cost = 0;
 
+    /** @var array<string, array{Task, UnplacedReason}> by task: what found not all of its time */
+    private array $waiting = [];
+
     /** @var array<string, int> by task */
     private array $costs = [];
 
@@ -74,7 +77,8 @@ final class Draft
     }
 
     /**
-     * Lays what is left of the task into the earliest free time it may have. Its predecessors must have been placed.
+     * Lays what is left of the task into the earliest free time it may have. Its predecessors must have been placed. One
+     * that finds not all of its time takes none for now: others can use it, see layRests().
      */
     public function place(Task $task): void
     {
@@ -86,9 +90,27 @@ final class Draft
         } elseif ($from === null) {
             $this->close($task, $left, UnplacedReason::PredecessorUnplaced);
         } else {
+            $before = [$this->windows, $this->used, $this->usedDeep, $this->usedHours, $this->laid];
             $still = $this->fill($task, $left, $from);
-            $this->close($task, $still, $this->hasFreeTime($task, $from) ? UnplacedReason::NoGapLongEnough : UnplacedReason::NoOpenTime);
+            if ($still > 0) {
+                $reason = $this->hasFreeTime($task, $from) ? UnplacedReason::NoGapLongEnough : UnplacedReason::NoOpenTime;
+                [$this->windows, $this->used, $this->usedDeep, $this->usedHours, $this->laid] = $before;
+                $this->waiting[$task->id] = [$task, $reason];
+                $still = $left;
+            }
+            $this->close($task, $still, $reason ?? null);
         }
+    }
+
+    /** Gives tasks that cannot be finished before the horizon what time is left, when all others have been placed. */
+    public function layRests(): void
+    {
+        foreach ($this->waiting as [$task, $reason]) {
+            $this->cost -= $this->costs[$task->id];
+            $left = $this->unplaced[$task->id]->minutes;
+            $this->close($task, $this->fill($task, $left, $this->earliest($task) ?? $this->problem->end), $reason);
+        }
+        $this->waiting = [];
     }
 
     /** Sum of the costs of what has been placed, in twentieths of a minute. */

@@ -18,8 +18,16 @@ final readonly class Planner
     /** Look-ahead values that are tried, in average tasks; the rule's best value depends on how tight the dates are. */
     private const LOOK_AHEAD = [0.5, 1.0, 2.0, 4.0, 8.0, 16.0];
 
+    /** The same for many tasks, where each order takes long. */
+    private const LOOK_AHEAD_OF_MANY = 8.0;
+
+    private const MANY = 200;
+
+    /** Shares of the time until a due date that the other rule keeps free. */
+    private const RESERVES = [0.02, 0.06, 0.1, 0.15, 0.2];
+
     /** @param  int  $effort  drafts that may be evaluated while improving; 0 takes the best of the given orders */
-    public function __construct(private int $effort = 160) {}
+    public function __construct(private int $effort = 1000) {}
 
     /** Lack of time is an answer, not an error: what finds no place is in Plan::$unplaced. */
     public function plan(PlanningProblem $problem): Plan
@@ -36,75 +44,41 @@ final readonly class Planner
 
     private function afresh(PlanningProblem $problem, FreeTime $free, UrgencyOrder $rule): Draft
     {
-        $order = $rule->order(self::LOOK_AHEAD[0]);
-        $best = self::lay($problem, $free, $order);
-        foreach (array_slice(self::LOOK_AHEAD, 1) as $lookAhead) {
-            $candidate = $rule->order($lookAhead);
-            $draft = self::lay($problem, $free, $candidate);
-            if ($draft->cost() < $best->cost()) {
-                [$best, $order] = [$draft, $candidate];
+        $compiled = new Compiled($problem, $free);
+        $index = array_flip($compiled->ids);
+        $best = [];
+        $least = PHP_INT_MAX;
+        foreach ($this->starts($problem, $rule) as $start) {
+            $order = array_map(static fn (Task $task): int => $index[$task->id], $start);
+            $table = new Timetable($compiled);
+            foreach ($order as $task) {
+                $table->place($task);
+            }
+            if ($table->cost < $least) {
+                [$best, $least] = [$order, $table->cost];
             }
         }
-
-        return $this->improve($problem, $free, $order, $best);
-    }
-
-    /**
-     * @param  list<Task>  $order
-     */
-    private function improve(PlanningProblem $problem, FreeTime $free, array $order, Draft $best): Draft
-    {
-        $left = count($order) < 2 ? 0 : $this->effort;
-        $quiet = 0;
-        for ($at = 1; $left > 0 && $quiet < count($order); $at = $at + 1 < count($order) ? $at + 1 : 1) {
-            $quiet++;
-            foreach (self::earlierPlaces($order, $at) as $to) {
-                if ($left-- <= 0) {
-                    break;
-                }
-                $candidate = $order;
-                array_splice($candidate, $at, 1);
-                array_splice($candidate, $to, 0, [$order[$at]]);
-                $draft = self::lay($problem, $free, $candidate);
-                if ($draft->cost() < $best->cost()) {
-                    [$best, $order, $quiet] = [$draft, $candidate, 0];
-                    break;
-                }
-            }
-        }
-
-        return $best;
-    }
-
-    /**
-     * Places before $at where the task there may go without passing a predecessor: the next one, then ever further.
-     *
-     * @param  list<Task>  $order
-     * @return list<int>
-     */
-    private static function earlierPlaces(array $order, int $at): array
-    {
-        $places = [];
-        for ($distance = 1; $at - $distance >= 0; $distance *= 2) {
-            for ($i = $at - $distance; $i < $at; $i++) {
-                if (in_array($order[$i]->id, $order[$at]->after, true)) {
-                    return $places;
-                }
-            }
-            $places[] = $at - $distance;
-        }
-
-        return $places;
-    }
-
-    /** @param  list<Task>  $order */
-    private static function lay(PlanningProblem $problem, FreeTime $free, array $order): Draft
-    {
         $draft = new Draft($problem, $free);
-        foreach ($order as $task) {
-            $draft->place($task);
+        foreach ((new OrderSearch($compiled))->improve($best, $this->effort) as $task) {
+            $draft->place($problem->tasks[$task]);
         }
+        $draft->layRests();
 
         return $draft;
+    }
+
+    /**
+     * Orders to begin with. Each takes quadratic time, so a large problem gets fewer.
+     *
+     * @return \Generator<list<Task>>
+     */
+    private function starts(PlanningProblem $problem, UrgencyOrder $rule): \Generator
+    {
+        foreach (self::RESERVES as $reserve) {
+            yield $rule->backward($reserve);
+        }
+        foreach (count($problem->tasks) > self::MANY ? [self::LOOK_AHEAD_OF_MANY] : self::LOOK_AHEAD as $lookAhead) {
+            yield $rule->order($lookAhead);
+        }
     }
 }

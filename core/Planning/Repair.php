@@ -111,6 +111,7 @@ final readonly class Repair
                 }
                 $draft->place($task);
             }
+            $draft->layRests();
             $loose += $tooEarly === null ? [] : [$tooEarly => true];
         } while ($tooEarly !== null);
 

@@ -13,7 +13,8 @@ use Nekto\Core\Time\Timeline;
  * Orders tasks by apparent tardiness cost: weight ÷ minutes, discounted exponentially by the slack that is left when
  * the earlier ones are done (A. P. J. Vepsäläinen and T. E. Morton, "Priority rules for job shops with weighted
  * tardiness costs", Management Science 33(8), 1987), plus the small completion term of our objective. Time runs in
- * open minutes, so a weekend is no slack. A predecessor is as urgent as what waits for it. O(n²).
+ * open minutes of each set of hours, so a weekend is no slack; work in one set moves the clock of another on by the share
+ * of time they have in common. A predecessor is as urgent as what waits for it. O(n²).
  */
 final readonly class UrgencyOrder
 {
@@ -23,15 +24,26 @@ final readonly class UrgencyOrder
     /** @var array<Timeline> by set of hours */
     private array $open;
 
+    /** @var array<array<float>> how much a minute of work in the first set takes from the second */
+    private array $share;
+
     public function __construct(private PlanningProblem $problem)
     {
         $taken = $problem->busy->union(IntervalSet::covering(
             ...array_map(static fn (Block $block): Interval => $block->time, $problem->anchored),
         ));
-        $this->open = array_map(
-            static fn (IntervalSet $hours): Timeline => new Timeline($hours->without($taken)->between($problem->first, $problem->end)),
+        $hours = array_map(
+            static fn (IntervalSet $hours): IntervalSet => $hours->without($taken)->between($problem->first, $problem->end),
             $problem->hours,
         );
+        $this->open = array_map(static fn (IntervalSet $set): Timeline => new Timeline($set), $hours);
+        $share = [];
+        foreach ($hours as $from => $worked) {
+            foreach ($hours as $to => $other) {
+                $share[$from][$to] = $worked->intersection($other)->length() / max(1, $worked->length());
+            }
+        }
+        $this->share = $share;
     }
 
     /**
@@ -60,12 +72,12 @@ final readonly class UrgencyOrder
             $left[$task->id] = $task;
         }
         $order = [];
-        $clock = 0;
+        $clock = array_map(static fn (): float => 0.0, $this->open);
         while ($left !== []) {
             $best = null;
             $most = -1.0;
             foreach ($left as $id => $task) {
-                if ($open[$id] === 0 && ($index = $this->index($task, $due[$id], $clock, $lookAhead * $average)) > $most) {
+                if ($open[$id] === 0 && ($index = $this->index($task, $due[$id], $clock[$task->hours], $lookAhead * $average)) > $most) {
                     [$best, $most] = [$task, $index];
                 }
             }
@@ -73,7 +85,9 @@ final readonly class UrgencyOrder
                 break; // cannot be: the problem has no cycle
             }
             $order[] = $best;
-            $clock += $best->minutes;
+            foreach ($this->share[$best->hours] as $set => $share) {
+                $clock[$set] += $share * $best->minutes;
+            }
             unset($left[$best->id]);
             foreach ($waiting[$best->id] ?? [] as $id) {
                 $open[$id]--;
@@ -83,8 +97,62 @@ final readonly class UrgencyOrder
         return $order;
     }
 
+    /**
+     * From the last place to the first: of the tasks that nothing waits for any more, the one that costs least for each
+     * of its minutes if it is finished last. Where all can be in time this is best for weighted completion under
+     * deadlines on one machine (W. E. Smith, "Various optimizers for single-stage production", Naval Research Logistics
+     * Quarterly 3, 1956, section 5). Good where few tasks are late; order() is good where many are. O(n²).
+     *
+     * @param  float  $reserve  the share of the time until each due date that is kept free, since gaps cannot be filled
+     * @return list<Task>
+     */
+    public function backward(float $reserve): array
+    {
+        $left = $waiting = [];
+        $clock = array_map(static fn (): float => 0.0, $this->open);
+        foreach ($this->problem->tasks as $task) {
+            $left[$task->id] = $task;
+            foreach ($task->after as $name) {
+                $waiting[$name] = ($waiting[$name] ?? 0) + 1;
+            }
+            foreach ($this->share[$task->hours] as $set => $share) {
+                $clock[$set] += $share * $task->minutes;
+            }
+        }
+        $due = [];
+        foreach ($this->problem->tasks as $task) {
+            $due[$task->id] = $task->due === null ? INF : (1 - $reserve) * $this->open[$task->hours]->position($task->due->at);
+        }
+        $order = [];
+        while ($left !== []) {
+            $best = null;
+            $least = INF;
+            foreach ($left as $id => $task) {
+                $end = $clock[$task->hours];
+                $cost = self::COMPLETION * $end + ($end > $due[$id] ? ($end - $due[$id]) * ($task->due?->factor() ?? 0) : 0);
+                $cost *= $task->importance->weight() / $task->minutes;
+                if (($waiting[$id] ?? 0) === 0 && $cost < $least) {
+                    [$best, $least] = [$task, $cost];
+                }
+            }
+            if ($best === null) {
+                break; // cannot be: the problem has no cycle
+            }
+            $order[] = $best;
+            unset($left[$best->id]);
+            foreach ($this->share[$best->hours] as $set => $share) {
+                $clock[$set] -= $share * $best->minutes;
+            }
+            foreach ($best->after as $name) {
+                $waiting[$name]--;
+            }
+        }
+
+        return array_reverse($order);
+    }
+
     /** @param  array{int, float}|null  $due  open minutes until it, and the weight of a late minute */
-    private function index(Task $task, ?array $due, int $clock, float $scale): float
+    private function index(Task $task, ?array $due, float $clock, float $scale): float
     {
         $rate = self::COMPLETION * $task->importance->weight();
         if ($due !== null) {
