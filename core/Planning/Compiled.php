@@ -66,7 +66,7 @@ final readonly class Compiled
     /** @var list<list<int>> by set: days of its free windows */
     public array $days;
 
-    /** @var list<list<int>> by set: the other sets whose windows share time with its own */
+    /** @var array<int, list<int>> by set: the other sets whose windows share time with its own */
     public array $shares;
 
     /** True if some day has a limit of any kind. */
@@ -78,16 +78,16 @@ final readonly class Compiled
     /** @var array<int, int> the most deep minutes by day */
     public array $deepLimit;
 
-    /** @var list<array<int, int>> the most minutes by set and day */
+    /** @var array<int, array<int, int>> the most minutes by set and day */
     public array $setLimit;
 
     /** @var list<list<int>> tasks that come after each */
     public array $followers;
 
-    /** @var list<array<int, true>> all that must be finished before each, however far back */
+    /** @var array<int, array<int, true>> all that must be finished before each, however far back */
     public array $allBefore;
 
-    /** @var list<array<int, true>> all that wait for each, however far on */
+    /** @var array<int, array<int, true>> all that wait for each, however far on */
     public array $allAfter;
 
     /** @var list<string> task ids */
@@ -188,7 +188,7 @@ final readonly class Compiled
 
     /**
      * @param  list<list<int>>  $next
-     * @return list<array<int, true>> what can be reached from each
+     * @return array<int, array<int, true>> what can be reached from each
      */
     private static function reach(array $next): array
     {
@@ -210,7 +210,7 @@ final readonly class Compiled
 
     /**
      * @param  list<list<array{int, int, int}>>  $windows
-     * @return list<list<int>>
+     * @return array<int, list<int>>
      */
     private static function shared(array $windows): array
     {

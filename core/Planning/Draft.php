@@ -64,18 +64,6 @@ final class Draft
         $this->take($task, $time->start, $time->end);
     }
 
-    /** True if the interval is free in the task's hours and its day is under its limits. */
-    public function accepts(Task $task, Interval $time): bool
-    {
-        foreach ($this->windows[$task->hours] as [$start, $end, $day]) {
-            if ($start <= $time->start && $time->end <= $end) {
-                return $this->roomOn($task, $day) >= $time->length();
-            }
-        }
-
-        return false;
-    }
-
     /**
      * Lays what is left of the task into the earliest free time it may have. Its predecessors must have been placed. One
      * that finds not all of its time takes none for now: others can use it, see layRests().
@@ -117,16 +105,6 @@ final class Draft
     public function cost(): int
     {
         return $this->cost;
-    }
-
-    /**
-     * What each placed task costs, in twentieths of a minute.
-     *
-     * @return array<string, int> by its id
-     */
-    public function costs(): array
-    {
-        return $this->costs;
     }
 
     /** When a placed task is finished; null if it is not completely placed. */

@@ -30,13 +30,13 @@ final class OrderSearch
     /** @var array<int, int> place of each task */
     private array $place = [];
 
-    /** @var list<Timetable> before each place, and after the last */
+    /** @var array<int, Timetable> before each place, and after the last */
     private array $tables = [];
 
-    /** @var list<int> what the tasks from each place on cost at the very least */
+    /** @var array<int, int> what the tasks from each place on cost at the very least */
     private array $least = [];
 
-    /** @var list<int> what each task costs if it has all time for itself */
+    /** @var array<int, int> what each task costs if it has all time for itself */
     private array $alone = [];
 
     private int $left = 0;
@@ -233,7 +233,7 @@ final class OrderSearch
             $order[$first + $i] = $other;
         }
 
-        return $order;
+        return array_values($order);
     }
 
     /** @return list<int> the tasks that were moved, and their new neighbours */

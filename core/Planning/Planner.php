@@ -34,21 +34,35 @@ final readonly class Planner
     {
         $free = new FreeTime($problem);
         $rule = new UrgencyOrder($problem);
+        $compiled = new Compiled($problem, $free);
+        $order = $this->bestStart($compiled, $rule);
         $draft = $problem->hasPrevious()
-            ? (new Repair($problem, $free, $this->effort))->draft($rule->order(2.0))
-            : $this->afresh($problem, $free, $rule);
+            ? (new Repair($compiled, $this->effort))->draft($order, $free)
+            : $this->afresh($compiled, $order, $free);
         $plan = $draft->toPlan();
 
         return new Plan($plan->blocks, $plan->unplaced, (new Reasons($problem, $plan))->all());
     }
 
-    private function afresh(PlanningProblem $problem, FreeTime $free, UrgencyOrder $rule): Draft
+    /** @param  list<int>  $order */
+    private function afresh(Compiled $compiled, array $order, FreeTime $free): Draft
     {
-        $compiled = new Compiled($problem, $free);
+        $draft = new Draft($compiled->problem, $free);
+        foreach ((new OrderSearch($compiled))->improve($order, $this->effort) as $task) {
+            $draft->place($compiled->problem->tasks[$task]);
+        }
+        $draft->layRests();
+
+        return $draft;
+    }
+
+    /** @return list<int> tasks, in the order of the rules that comes out best */
+    private function bestStart(Compiled $compiled, UrgencyOrder $rule): array
+    {
         $index = array_flip($compiled->ids);
         $best = [];
         $least = PHP_INT_MAX;
-        foreach ($this->starts($problem, $rule) as $start) {
+        foreach ($this->starts($compiled->problem, $rule) as $start) {
             $order = array_map(static fn (Task $task): int => $index[$task->id], $start);
             $table = new Timetable($compiled);
             foreach ($order as $task) {
@@ -58,13 +72,8 @@ final readonly class Planner
                 [$best, $least] = [$order, $table->cost];
             }
         }
-        $draft = new Draft($problem, $free);
-        foreach ((new OrderSearch($compiled))->improve($best, $this->effort) as $task) {
-            $draft->place($problem->tasks[$task]);
-        }
-        $draft->layRests();
 
-        return $draft;
+        return $best;
     }
 
     /**

@@ -4,78 +4,83 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Planning;
 
-use Nekto\Core\Task\Task;
 use Nekto\Core\Time\Interval;
 
 /**
  * Plans again from a previous plan, calmly: every block that still may lie where it lay is kept, the rest is placed
  * around them. Where a task then fares worse than in the previous plan and would be late, tasks that lie before it give
- * up their places, one at a time, as long as each costs less than it saves. What the previous plan was content with is
- * no reason to move anything: a task that does better than before counts as if it did as well as before.
+ * up their places, one at a time, as long as each costs less than it saves; whoever did so needlessly gets its place
+ * back. What the previous plan was content with is no reason to move anything: a task that does better than before
+ * counts as if it did as well as before.
  */
 final readonly class Repair
 {
     /** A moved minute weighs as much as so many twentieths of a minute of the objective: calm has a price. */
     private const MOVED = 400;
 
-    /** @var array<string, list<Interval>> future blocks of the last plan, by task */
+    /** @var array<int, list<array{int, int}>> by task: future blocks of the last plan */
     private array $before;
 
-    /** @var array<string, int> what each task cost in the last plan, where that placed all of it */
+    /** @var array<int, int> by task: what it cost in the last plan, where that placed all of it */
     private array $content;
 
-    public function __construct(private PlanningProblem $problem, private FreeTime $free, private int $effort)
+    public function __construct(private Compiled $of, private int $effort)
     {
+        $index = array_flip($of->ids);
         $before = $placed = $finish = $content = [];
-        foreach ([...$problem->previous, ...$problem->anchored] as $block) {
-            if (! $block->anchored && $block->time->start >= $problem->first) {
-                $before[$block->task][] = $block->time;
+        foreach ([...$of->problem->previous, ...$of->problem->anchored] as $block) {
+            $task = $index[$block->task] ?? null;
+            if ($task === null) {
+                continue;
             }
-            $placed[$block->task] = ($placed[$block->task] ?? 0) + $block->time->length();
-            $finish[$block->task] = max($finish[$block->task] ?? 0, $block->time->end);
+            if (! $block->anchored && $block->time->start >= $of->problem->first) {
+                $before[$task][] = [$block->time->start, $block->time->end];
+            }
+            $placed[$task] = ($placed[$task] ?? 0) + $block->time->length();
+            $finish[$task] = max($finish[$task] ?? 0, $block->time->end);
         }
-        foreach ($problem->tasks as $task) {
-            if (($placed[$task->id] ?? 0) >= $task->minutes) {
-                $content[$task->id] = $task->cost($finish[$task->id], $problem->now);
+        foreach ($of->problem->tasks as $task => $known) {
+            if (($placed[$task] ?? 0) >= $known->minutes) {
+                $content[$task] = $of->cost($task, $finish[$task]);
             }
         }
         $this->before = $before;
         $this->content = $content;
     }
 
-    /** @param  list<Task>  $order  by urgency, predecessors first */
-    public function draft(array $order): Draft
+    /** @param  list<int>  $order  by urgency, predecessors first */
+    public function draft(array $order, FreeTime $free): Draft
     {
         $loose = [];
         $best = $this->lay($order, $loose);
         $left = $this->effort;
         do {
             $improved = false;
-            foreach ($this->worthLoosening($order, $best[0], $loose) as $id) {
+            foreach ($this->worthLoosening($order, $best[0], $loose) as $task) {
                 if ($left-- <= 0) {
                     break;
                 }
-                $candidate = $this->lay($order, $loose + [$id => true]);
+                $candidate = $this->lay($order, $loose + [$task => true]);
                 if ($candidate[1] < $best[1]) {
-                    [$best, $loose, $improved] = [$candidate, $loose + [$id => true], true];
+                    [$best, $loose, $improved] = [$candidate, $loose + [$task => true], true];
                 }
             }
         } while ($improved && $left > 0);
 
-        return $this->withoutNeedless($order, $loose, $best);
+        return $this->drawn($order, $this->withoutNeedless($order, $loose, $best), $free);
     }
 
     /**
      * What was loosened early may have become needless by what was loosened later.
      *
-     * @param  list<Task>  $order
-     * @param  array<string, true>  $loose
-     * @param  array{Draft, int}  $best
+     * @param  list<int>  $order
+     * @param  array<int, true>  $loose
+     * @param  array{Timetable, int}  $best
      */
-    private function withoutNeedless(array $order, array $loose, array $best): Draft
+    private function withoutNeedless(array $order, array $loose, array $best): Timetable
     {
-        foreach (array_keys($loose) as $id) {
-            $fewer = array_diff_key($loose, [$id => true]);
+        foreach (array_keys($loose) as $task) {
+            $fewer = array_diff_key($loose, [$task => true]);
             $candidate = $this->lay($order, $fewer);
             if ($candidate[1] <= $best[1]) {
                 [$best, $loose] = [$candidate, $fewer];
@@ -85,120 +90,150 @@ final readonly class Repair
         return $best[0];
     }
 
+    /** @param  list<int>  $order */
+    private function drawn(array $order, Timetable $table, FreeTime $free): Draft
+    {
+        $draft = new Draft($this->of->problem, $free);
+        foreach ($table->kept() as $task => $blocks) {
+            foreach ($blocks as [$start, $end]) {
+                $draft->reserve($this->of->problem->tasks[$task], new Interval($start, $end));
+            }
+        }
+        foreach ($order as $task) {
+            $draft->place($this->of->problem->tasks[$task]);
+        }
+        $draft->layRests();
+
+        return $draft;
+    }
+
     /**
-     * @param  list<Task>  $order
-     * @param  array<string, true>  $loose  tasks that give up their places
-     * @return array{Draft, int} and its cost with what has moved
+     * @param  list<int>  $order
+     * @param  array<int, true>  $loose  tasks that give up their places
+     * @return array{Timetable, int} and its cost with what has moved
      */
     private function lay(array $order, array $loose): array
     {
         do {
-            $draft = new Draft($this->problem, $this->free);
+            $table = new Timetable($this->of);
             $moved = 0;
             foreach ($order as $task) {
-                $moved -= isset($loose[$task->id]) ? 0 : $this->keep($task, $draft);
-                foreach ($this->before[$task->id] ?? [] as $time) {
-                    $moved += $time->length();
+                if (! isset($this->before[$task])) {
+                    continue;
                 }
-            }
-            $tooEarly = null;
-            foreach ($order as $task) {
-                $from = $draft->earliest($task);
-                $starts = array_map(static fn (Interval $time): int => $time->start, $this->before[$task->id] ?? []);
-                if (! isset($loose[$task->id]) && $starts !== [] && ($from === null || min($starts) < $from)) {
-                    $tooEarly = $task->id; // it would begin before what it comes after: it must move as well
-                    break;
+                if (! isset($loose[$task])) {
+                    $this->keep($task, $table);
                 }
-                $draft->place($task);
+                foreach ($this->before[$task] as [$start, $end]) {
+                    $moved += $end - $start;
+                }
+                $moved -= $table->keptMinutes($task);
             }
-            $draft->layRests();
+            $tooEarly = $this->place($order, $table, $loose);
             $loose += $tooEarly === null ? [] : [$tooEarly => true];
         } while ($tooEarly !== null);
 
-        return [$draft, $this->damage($draft) + self::MOVED * $moved];
+        return [$table, $this->damage($table) + self::MOVED * $moved];
     }
 
-    /** The cost of a draft, where no task counts less than in the last plan. */
-    private function damage(Draft $draft): int
+    /**
+     * Places all tasks, unless one would begin before what it comes after: that must move as well, and is returned.
+     *
+     * @param  list<int>  $order
+     * @param  array<int, true>  $loose
+     */
+    private function place(array $order, Timetable $table, array $loose): ?int
+    {
+        foreach ($order as $task) {
+            $first = $this->of->after[$task] === [] ? null : $table->firstKept($task);
+            foreach ($first === null ? [] : $this->of->after[$task] as $before) {
+                if ($table->finish[$before] < 0 || $table->finish[$before] > $first) {
+                    return $task;
+                }
+            }
+            $table->place($task);
+        }
+
+        return null;
+    }
+
+    /** The cost of a timetable, where no task counts less than in the last plan. */
+    private function damage(Timetable $table): int
     {
         $damage = 0;
-        foreach ($draft->costs() as $id => $cost) {
-            $damage += max($cost, $this->content[$id] ?? 0);
+        foreach (array_keys($this->of->ids) as $task) {
+            $damage += max($this->costIn($table, $task), $this->content[$task] ?? 0);
         }
 
         return $damage;
     }
 
-    /**
-     * Reserves the blocks of the last plan that a task may keep: those still free, long enough, and no more than it
-     * needs, with a rest that can be laid in blocks of its own. Returns their minutes.
-     */
-    private function keep(Task $task, Draft $draft): int
+    private function costIn(Timetable $table, int $task): int
     {
-        $anchored = 0;
-        foreach ($this->problem->anchored as $block) {
-            $anchored += $block->task === $task->id ? $block->time->length() : 0;
-        }
-        $left = $own = $task->minutes - $anchored;
-        $kept = [];
-        foreach ($own > 0 ? $this->before[$task->id] ?? [] : [] as $time) {
-            $chunks = new Chunks($task, $own, $this->problem->step);
-            $rest = $left - $time->length();
-            $fits = $time->length() >= $chunks->least && $time->length() <= $chunks->most
-                && ($rest === 0 || $rest >= $chunks->least);
-            if ($fits && $time->start >= ($task->notBefore ?? 0) && $this->isApart($task, $time, $kept) && $draft->accepts($task, $time)) {
-                $draft->reserve($task, $time);
-                $kept[] = $time;
-                $left = $rest;
-            }
-        }
+        $finish = $table->finish[$task];
 
-        return $own > 0 ? $own - $left : 0;
+        return $this->of->cost($task, $finish >= 0 ? $finish : $this->of->problem->end + $this->of->minutes[$task]);
     }
 
-    /** @param  list<Interval>  $kept */
-    private function isApart(Task $task, Interval $time, array $kept): bool
+    /**
+     * Keeps the blocks of the last plan that a task may keep: those still free, long enough, and no more than it needs,
+     * with a rest that can be laid in blocks of its own.
+     */
+    private function keep(int $task, Timetable $table): void
     {
-        foreach ($this->problem->anchored as $block) {
-            if ($block->task === $task->id) {
-                $kept[] = $block->time;
+        $of = $this->of;
+        $left = $of->minutes[$task];
+        $fixed = $of->apart[$task];
+        foreach ($this->before[$task] as [$start, $end]) {
+            $length = $end - $start;
+            $rest = $left - $length;
+            if ($length < $of->least[$task] || $length > $of->most[$task] || $start < $of->release[$task]
+                || ($rest !== 0 && $rest < $of->least[$task]) || self::touches($fixed, $start, $end)
+                || ! $table->accepts($task, $start, $end)) {
+                continue;
             }
+            $table->keep($task, $start, $end);
+            $fixed[] = [$start, $end];
+            $left = $rest;
         }
-        foreach ($kept as $other) {
-            if ($time->start <= $other->end && $other->start <= $time->end) {
-                return false;
+    }
+
+    /** @param  list<array{int, int}>  $others */
+    private static function touches(array $others, int $start, int $end): bool
+    {
+        foreach ($others as [$otherStart, $otherEnd]) {
+            if ($start <= $otherEnd && $otherStart <= $end) {
+                return true;
             }
         }
 
-        return true;
+        return false;
     }
 
     /**
      * Kept tasks that lie before one finishes that is late and fares worse than it did, the cheapest to move first.
      *
-     * @param  list<Task>  $order
-     * @param  array<string, true>  $loose
-     * @return list<string>
+     * @param  list<int>  $order
+     * @param  array<int, true>  $loose
+     * @return list<int>
      */
-    private function worthLoosening(array $order, Draft $draft, array $loose): array
+    private function worthLoosening(array $order, Timetable $table, array $loose): array
     {
         $until = 0;
-        $costs = $draft->costs();
         foreach ($order as $task) {
-            $finish = $draft->finishOf($task->id) ?? $this->problem->end;
-            $worse = ($costs[$task->id] ?? 0) > ($this->content[$task->id] ?? 0);
-            if ($worse && $task->due !== null && $finish > $task->due->at) {
+            $finish = $table->finish[$task] >= 0 ? $table->finish[$task] : $this->of->problem->end;
+            if ($finish > $this->of->due[$task] && $this->costIn($table, $task) > ($this->content[$task] ?? 0)) {
                 $until = max($until, $finish);
             }
         }
-        $ids = [];
+        $tasks = [];
         foreach (array_reverse($order) as $task) {
-            $starts = array_map(static fn (Interval $time): int => $time->start, $this->before[$task->id] ?? []);
-            if ($starts !== [] && min($starts) < $until && ! isset($loose[$task->id])) {
-                $ids[] = $task->id;
+            $first = $table->firstKept($task);
+            if ($first !== null && $first < $until && ! isset($loose[$task])) {
+                $tasks[] = $task;
             }
         }
 
-        return $ids;
+        return $tasks;
     }
 }

@@ -20,7 +20,7 @@ final class Timetable
     /** @var list<list<int>> by set */
     private array $days;
 
-    /** @var list<int> by set: the first window that is not used up */
+    /** @var array<int, int> by set: the first window that is not used up */
     private array $head;
 
     /** @var array<int, int> minutes by day */
@@ -31,6 +31,9 @@ final class Timetable
 
     /** @var list<array<int, int>> minutes by set and day */
     private array $usedSet;
+
+    /** @var array<int, list<array{int, int}>> by task: blocks that were kept from the last plan */
+    private array $kept = [];
 
     /** @var array<int, int> by task: when it is finished, or −1 if it is not completely placed */
     public array $finish = [];
@@ -61,7 +64,7 @@ final class Timetable
     public function place(int $task): void
     {
         $of = $this->of;
-        $left = $of->minutes[$task];
+        $whole = $left = $of->minutes[$task] - ($this->kept === [] ? 0 : $this->keptMinutes($task));
         $from = $of->release[$task];
         foreach ($of->after[$task] as $before) {
             $finish = $this->finish[$before];
@@ -79,7 +82,7 @@ final class Timetable
         $set = $of->set[$task];
         $least = $of->least[$task];
         $most = $of->most[$task];
-        $apart = $of->apart[$task];
+        $apart = isset($this->kept[$task]) ? [...$of->apart[$task], ...$this->kept[$task]] : $of->apart[$task];
         $before = [$this->starts, $this->ends, $this->days, $this->used, $this->usedDeep, $this->usedSet];
         $starts = &$this->starts[$set]; // only now: a copy would share a reference
 
@@ -139,9 +142,75 @@ final class Timetable
         if ($left > 0) {
             unset($starts, $ends);
             [$this->starts, $this->ends, $this->days, $this->used, $this->usedDeep, $this->usedSet] = $before;
-            $left = $of->minutes[$task];
+            $left = $whole;
         }
         $this->close($task, $left + $of->odd[$task], $last);
+    }
+
+    /** Leaves a block of the last plan where it is. It must be accepted there. */
+    public function keep(int $task, int $start, int $end): void
+    {
+        $set = $this->of->set[$task];
+        $window = (int) $this->windowOf($set, $start, $end);
+        $this->take($task, $set, $window, $start, $end, $this->days[$set][$window]);
+        $this->kept[$task][] = [$start, $end];
+    }
+
+    /** True if that time is free in the task's hours and its day is under its limits. */
+    public function accepts(int $task, int $start, int $end): bool
+    {
+        $set = $this->of->set[$task];
+        $window = $this->windowOf($set, $start, $end);
+
+        return $window !== null && (! $this->of->limited || $this->roomOn($task, $set, $this->days[$set][$window]) >= $end - $start);
+    }
+
+    /** Minutes of a task that were kept. */
+    public function keptMinutes(int $task): int
+    {
+        $minutes = 0;
+        foreach ($this->kept[$task] ?? [] as [$start, $end]) {
+            $minutes += $end - $start;
+        }
+
+        return $minutes;
+    }
+
+    /** When the first kept block of a task begins; null if none was kept. */
+    public function firstKept(int $task): ?int
+    {
+        $first = null;
+        foreach ($this->kept[$task] ?? [] as [$start]) {
+            $first = $first === null ? $start : min($first, $start);
+        }
+
+        return $first;
+    }
+
+    /** @return array<int, list<array{int, int}>> by task: start and end of what was kept */
+    public function kept(): array
+    {
+        return $this->kept;
+    }
+
+    /** The free window of a set that has all of that time, or null. */
+    private function windowOf(int $set, int $start, int $end): ?int
+    {
+        $i = $this->firstEndingAfter($set, $start);
+
+        return isset($this->starts[$set][$i]) && $this->starts[$set][$i] <= $start && $this->ends[$set][$i] >= $end ? $i : null;
+    }
+
+    private function firstEndingAfter(int $set, int $moment): int
+    {
+        $low = $this->head[$set];
+        $high = count($this->ends[$set]);
+        while ($low < $high) {
+            $middle = ($low + $high) >> 1;
+            $this->ends[$set][$middle] <= $moment ? $low = $middle + 1 : $high = $middle;
+        }
+
+        return $low;
     }
 
     /** @param  int  $end  of the last block that is not anchored, or less than 1 */
@@ -153,7 +222,7 @@ final class Timetable
 
             return;
         }
-        $end = max($end, $this->of->anchoredEnd[$task]);
+        $end = max($end, $this->of->anchoredEnd[$task], ...array_column($this->kept[$task] ?? [], 1));
         $this->finish[$task] = $end > 0 ? $end : $this->of->problem->now;
         $this->cost += $this->of->cost($task, $this->finish[$task]);
     }
@@ -189,13 +258,7 @@ final class Timetable
 
     private function carve(int $set, int $start, int $end): void
     {
-        $low = $this->head[$set];
-        $high = count($this->ends[$set]);
-        while ($low < $high) {
-            $middle = ($low + $high) >> 1;
-            $this->ends[$set][$middle] <= $start ? $low = $middle + 1 : $high = $middle;
-        }
-        for ($i = $low; $i < count($this->starts[$set]) && $this->starts[$set][$i] < $end; $i++) {
+        for ($i = $this->firstEndingAfter($set, $start); $i < count($this->starts[$set]) && $this->starts[$set][$i] < $end; $i++) {
             if ($this->ends[$set][$i] > $start && $this->starts[$set][$i] < $this->ends[$set][$i]) {
                 $this->cut($set, $i, $start, $end);
             }
