@@ -78,11 +78,11 @@ final class Draft
         } elseif ($from === null) {
             $this->close($task, $left, UnplacedReason::PredecessorUnplaced);
         } else {
-            $before = [$this->windows, $this->used, $this->usedDeep, $this->usedHours, $this->laid];
+            $before = [$this->windows, $this->head, $this->used, $this->usedDeep, $this->usedHours, $this->laid];
             $still = $this->fill($task, $left, $from);
             if ($still > 0) {
                 $reason = $this->hasFreeTime($task, $from) ? UnplacedReason::NoGapLongEnough : UnplacedReason::NoOpenTime;
-                [$this->windows, $this->used, $this->usedDeep, $this->usedHours, $this->laid] = $before;
+                [$this->windows, $this->head, $this->used, $this->usedDeep, $this->usedHours, $this->laid] = $before;
                 $this->waiting[$task->id] = [$task, $reason];
                 $still = $left;
             }

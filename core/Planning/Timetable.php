@@ -139,7 +139,7 @@ final class Timetable
                 $i--;
             }
         }
-        if ($left > 0) {
+        if ($left > 0 || $of->odd[$task] > 0) {
             unset($starts, $ends);
             [$this->starts, $this->ends, $this->days, $this->used, $this->usedDeep, $this->usedSet] = $before;
             $left = $whole;

@@ -1,0 +1,219 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use Nekto\Core\Planning\Compiled;
+use Nekto\Core\Planning\Draft;
+use Nekto\Core\Planning\FreeTime;
+use Nekto\Core\Planning\OrderSearch;
+use Nekto\Core\Planning\PlanningProblem;
+use Nekto\Core\Planning\Timetable;
+use Nekto\Core\Planning\UrgencyOrder;
+use Nekto\Core\Task\Importance;
+use Nekto\Core\Task\Task;
+use PHPUnit\Framework\Attributes\Test;
+use PHPUnit\Framework\TestCase;
+
+/** The search and what it stands on, compared with the slow and obvious. */
+final class OrderSearchTest extends TestCase
+{
+    use TestTrait;
+
+    #[Test]
+    public function a_bare_timetable_lays_every_order_as_a_draft_does(): void
+    {
+        $this->limitTo(120)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+            $problem = RandomProblem::of($seed);
+            $free = new FreeTime($problem);
+            $compiled = new Compiled($problem, $free);
+            $draft = new Draft($problem, $free);
+            $table = new Timetable($compiled);
+            foreach ((new UrgencyOrder($problem))->order(1.0) as $task) {
+                $draft->place($task);
+                $table->place((int) array_search($task->id, $compiled->ids, true));
+            }
+            foreach ($compiled->ids as $i => $id) {
+                self::assertSame($draft->finishOf($id) ?? -1, $table->finish[$i], $id);
+            }
+            self::assertSame($draft->cost(), $table->cost);
+        });
+    }
+
+    #[Test]
+    public function a_clone_goes_its_own_way(): void
+    {
+        $compiled = self::compiled(RandomProblem::of(7));
+        $table = new Timetable($compiled);
+        $table->place(0);
+        $clone = clone $table;
+        $before = serialize([$table->starts, $table->ends, $table->cost]);
+        foreach ([1, 2, 3] as $task) {
+            $clone->finish += array_fill(0, 8, $compiled->problem->now);
+            $clone->place($task);
+        }
+
+        self::assertSame($before, serialize([$table->starts, $table->ends, $table->cost]));
+        self::assertFalse($clone->isLike($table));
+    }
+
+    #[Test]
+    public function of_five_tasks_the_best_order_of_all_is_found(): void
+    {
+        $this->limitTo(25)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+            $compiled = self::compiled(self::ofFive($seed));
+            $found = (new OrderSearch($compiled))->improve(self::start($compiled), 600);
+            $best = min(array_map(static fn (array $order): int => self::cost($compiled, $order), self::orders($compiled)));
+
+            self::assertSame($best, self::cost($compiled, $found));
+        });
+    }
+
+    #[Test]
+    public function the_search_makes_nothing_worse_and_keeps_predecessors_first(): void
+    {
+        $this->limitTo(40)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+            $compiled = self::compiled(RandomProblem::of($seed));
+            $start = self::start($compiled);
+            $found = (new OrderSearch($compiled))->improve($start, 150);
+
+            self::assertLessThanOrEqual(self::cost($compiled, $start), self::cost($compiled, $found));
+            self::assertTrue(self::isSorted($compiled, $found));
+            self::assertEqualsCanonicalizing(array_keys($compiled->ids), $found);
+            self::assertSame($found, (new OrderSearch($compiled))->improve($start, 150), 'the same again');
+        });
+    }
+
+    #[Test]
+    public function the_cost_the_search_believes_in_is_the_true_one(): void
+    {
+        $this->limitTo(40)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+            $compiled = self::compiled(RandomProblem::of($seed));
+            $costs = [];
+            foreach ([5, 20, 60, 200] as $moves) {
+                $costs[] = self::cost($compiled, (new OrderSearch($compiled))->improve(self::start($compiled), $moves));
+            }
+            $sorted = $costs;
+            rsort($sorted);
+
+            self::assertSame($sorted, $costs, 'more moves never end worse');
+        });
+    }
+
+    #[Test]
+    public function without_dates_tasks_go_by_weight_over_minutes(): void
+    {
+        $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 17:00')
+            ->task('long', 120, Importance::High)->task('short', 30, Importance::High)->task('vital', 120, Importance::Vital)->task('low', 60, Importance::Low)->build();
+        $rule = new UrgencyOrder($problem);
+
+        foreach ([$rule->order(2.0), $rule->backward(0.1)] as $order) {
+            self::assertSame(['short', 'vital', 'long', 'low'], array_map(static fn (Task $task): string => $task->id, $order));
+        }
+    }
+
+    #[Test]
+    public function from_the_end_a_task_waits_as_long_as_its_date_allows(): void
+    {
+        $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 13:00')
+            ->task('dated', 60, Importance::Low, due: 'Mon 11:00')->task('free', 60, Importance::High)->task('later', 60, Importance::Low)->build();
+
+        self::assertSame(['free', 'dated', 'later'], array_map(static fn (Task $task): string => $task->id, (new UrgencyOrder($problem))->backward(0.0)));
+    }
+
+    #[Test]
+    public function both_rules_put_predecessors_first(): void
+    {
+        $this->limitTo(40)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+            $problem = RandomProblem::of($seed);
+            $compiled = self::compiled($problem);
+            $rule = new UrgencyOrder($problem);
+            foreach ([$rule->order(0.5), $rule->order(8.0), $rule->backward(0.0), $rule->backward(0.2)] as $order) {
+                self::assertTrue(self::isSorted($compiled, array_map(static fn (Task $task): int => (int) array_search($task->id, $compiled->ids, true), $order)));
+            }
+        });
+    }
+
+    #[Test]
+    public function work_in_other_hours_does_not_move_the_clock_of_these(): void
+    {
+        $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 11:00')->open('Mon 18:00', 'Mon 22:00', 'Evenings')
+            ->task('read', 240, Importance::Vital, hours: 'Evenings')
+            ->task('dated', 60, Importance::Low, due: 'Mon 11:00')->task('free', 60, Importance::High)->build();
+        $order = array_map(static fn (Task $task): string => $task->id, (new UrgencyOrder($problem))->backward(0.0));
+
+        self::assertLessThan(array_search('dated', $order, true), array_search('free', $order, true), 'the date can still wait an hour');
+    }
+
+    private static function compiled(PlanningProblem $problem): Compiled
+    {
+        return new Compiled($problem, new FreeTime($problem));
+    }
+
+    private static function ofFive(int $seed): PlanningProblem
+    {
+        $whole = RandomProblem::of($seed);
+
+        return new PlanningProblem(
+            $whole->zone, $whole->now, $whole->end, $whole->step, $whole->hours, $whole->busy, array_slice($whole->tasks, 0, 5), $whole->anchored,
+            [], $whole->dayLimit, $whole->deepLimit, $whole->hoursLimits,
+        );
+    }
+
+    /** @return list<int> */
+    private static function start(Compiled $compiled): array
+    {
+        return array_map(
+            static fn (Task $task): int => (int) array_search($task->id, $compiled->ids, true),
+            (new UrgencyOrder($compiled->problem))->order(2.0),
+        );
+    }
+
+    /** @param  list<int>  $order */
+    private static function cost(Compiled $compiled, array $order): int
+    {
+        $table = new Timetable($compiled);
+        foreach ($order as $task) {
+            $table->place($task);
+        }
+
+        return $table->cost;
+    }
+
+    /** @return non-empty-list<list<int>> all orders that keep predecessors first */
+    private static function orders(Compiled $compiled): array
+    {
+        $orders = [[]];
+        foreach (array_keys($compiled->ids) as $task) {
+            $longer = [];
+            foreach ($orders as $order) {
+                for ($i = 0; $i <= count($order); $i++) {
+                    $longer[] = [...array_slice($order, 0, $i), $task, ...array_slice($order, $i)];
+                }
+            }
+            $orders = $longer;
+        }
+        $sorted = array_values(array_filter($orders, static fn (array $order): bool => self::isSorted($compiled, $order)));
+        self::assertNotSame([], $sorted);
+
+        return $sorted;
+    }
+
+    /** @param  list<int>  $order */
+    private static function isSorted(Compiled $compiled, array $order): bool
+    {
+        $place = array_flip($order);
+        foreach ($order as $at => $task) {
+            foreach ($compiled->after[$task] as $before) {
+                if ($place[$before] > $at) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+}
