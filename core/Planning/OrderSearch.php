@@ -14,10 +14,13 @@ namespace Nekto\Core\Planning;
 final class OrderSearch
 {
     /** Distances that are tried, to both sides. */
-    private const DISTANCES = [1, 2, 3, 5, 8, 13, 21, 34, 55];
+    private const DISTANCES = [1, 2, 3, 4, 6, 8, 11, 15, 20, 27, 36, 48];
+
+    /** Of the moves of a task that promise something, so many are evaluated. */
+    private const PROMISING = 6;
 
     /** So many places after its last change a move must be ahead, or it is given up: the rest rarely makes up for it. */
-    private const PATIENCE = 4;
+    private const PATIENCE = 8;
 
     /** Disturbances move this many tasks, at most this far. */
     private const DISTURBED = 3;
@@ -43,8 +46,10 @@ final class OrderSearch
 
     private int $chance = 20260311;
 
-    public function __construct(private readonly Compiled $of)
+    /** @param  Timetable|null  $base  with blocks that are kept; null if all time is free */
+    public function __construct(private readonly Compiled $of, ?Timetable $base = null)
     {
+        $this->tables[0] = $base ?? new Timetable($of);
         foreach (array_keys($of->ids) as $task) {
             $this->alone[$task] = $of->cost($task, max($of->release[$task], $of->problem->now) + $of->minutes[$task]);
         }
@@ -112,28 +117,71 @@ final class OrderSearch
     private function tryTask(int $task): ?array
     {
         $at = $this->place[$task];
-        $first = 0;
-        $last = count($this->order) - 1;
-        foreach (self::DISTANCES as $distance) {
-            foreach ([$at - $distance, $at + $distance] as $to) {
-                if ($to < $first || $to > $last) {
-                    continue;
-                }
-                if ($this->left-- <= 0) {
-                    return null;
-                }
-                $order = $this->moved($at, $to);
-                $range = $at < $to ? [$at, $to] : [$to, $at];
-                $alike = $this->betterUntil($order, ...$range);
-                if ($alike !== null) {
-                    $this->adopt($order, $range[0], $alike);
+        foreach ($this->promising($at) as $to) {
+            if ($this->left-- <= 0) {
+                return null;
+            }
+            $order = $this->moved($at, $to);
+            $range = $at < $to ? [$at, $to] : [$to, $at];
+            $alike = $this->betterUntil($order, ...$range);
+            if ($alike !== null) {
+                $this->adopt($order, $range[0], $alike);
 
-                    return $range;
-                }
+                return $range;
             }
         }
 
         return null;
+    }
+
+    /** @return list<int> places to which the task at one place might go with a gain, the greatest promise first */
+    private function promising(int $at): array
+    {
+        $last = count($this->order) - 1;
+        $promise = [];
+        foreach (self::DISTANCES as $distance) {
+            foreach ([$at - $distance, $at + $distance] as $to) {
+                if ($to >= 0 && $to <= $last && ($gain = $this->promise($at, $to)) > 0) {
+                    $promise[$to] = $gain;
+                }
+            }
+        }
+        arsort($promise);
+
+        return array_slice(array_keys($promise), 0, self::PROMISING);
+    }
+
+    /**
+     * What a move would gain if time were even: the task ends where the other ends now, and what lies between moves by
+     * its minutes, stretched as time is there.
+     */
+    private function promise(int $at, int $to): float
+    {
+        $of = $this->of;
+        $finish = $this->tables[count($this->order)]->finish;
+        $task = $this->order[$at];
+        $end = $of->problem->end;
+        $from = $finish[$task] >= 0 ? $finish[$task] : $end;
+        $other = $this->order[$to];
+        $goal = $finish[$other] >= 0 ? $finish[$other] : $end;
+        [$first, $after] = $at < $to ? [$at + 1, $to + 1] : [$to, $at];
+        $work = 1;
+        for ($i = $first; $i < $after; $i++) {
+            $work += $of->minutes[$this->order[$i]];
+        }
+        $shift = (int) ($of->minutes[$task] * min(12.0, max(1.0, abs($from - $goal) / $work)));
+        $shift = $at < $to ? -$shift : $shift;
+        $set = $of->set[$task];
+        $gain = $of->cost($task, $from) - $of->cost($task, $goal);
+        for ($i = $first; $i < $after; $i++) {
+            $moving = $this->order[$i];
+            $is = $finish[$moving];
+            if ($is >= 0 && ($of->set[$moving] === $set || in_array($of->set[$moving], $of->shares[$set], true))) {
+                $gain += $of->cost($moving, $is) - $of->cost($moving, $is + $shift);
+            }
+        }
+
+        return $gain;
     }
 
     /**
@@ -191,7 +239,6 @@ final class OrderSearch
         $count = count($order);
         $until = $alike ?? $count;
         $this->order = $order;
-        $this->tables[0] ??= new Timetable($this->of);
         $before = isset($this->tables[$until]) ? $this->tables[$until]->cost : 0;
         for ($i = $from; $i < $until; $i++) {
             $this->place[$order[$i]] = $i;

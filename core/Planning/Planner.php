@@ -23,6 +23,14 @@ final readonly class Planner
 
     private const MANY = 200;
 
+    /** A repair has fewer choices: it takes this part of the effort, twice at most. */
+    private const REPAIR = 4;
+
+    /** So many of the orders to begin with are tried, with together 1/TRIAL of the effort, before one is improved. */
+    private const TRIED = 3;
+
+    private const TRIAL = 3;
+
     /** Shares of the time until a due date that the other rule keeps free. */
     private const RESERVES = [0.02, 0.06, 0.1, 0.15, 0.2];
 
@@ -35,20 +43,31 @@ final readonly class Planner
         $free = new FreeTime($problem);
         $rule = new UrgencyOrder($problem);
         $compiled = new Compiled($problem, $free);
-        $order = $this->bestStart($compiled, $rule);
+        $starts = $this->ranked($compiled, $rule);
         $draft = $problem->hasPrevious()
-            ? (new Repair($compiled, $this->effort))->draft($order, $free)
-            : $this->afresh($compiled, $order, $free);
+            ? (new Repair($compiled, intdiv($this->effort, self::REPAIR)))->draft($starts[0], $free)
+            : $this->afresh($compiled, $starts, $free);
         $plan = $draft->toPlan();
 
         return new Plan($plan->blocks, $plan->unplaced, (new Reasons($problem, $plan))->all());
     }
 
-    /** @param  list<int>  $order */
-    private function afresh(Compiled $compiled, array $order, FreeTime $free): Draft
+    /** @param  non-empty-list<list<int>>  $starts  the best first */
+    private function afresh(Compiled $compiled, array $starts, FreeTime $free): Draft
     {
+        $search = new OrderSearch($compiled);
+        $trial = intdiv($this->effort, self::TRIAL * self::TRIED);
+        $best = [];
+        $least = PHP_INT_MAX;
+        foreach (array_slice($starts, 0, self::TRIED) as $start) {
+            $order = $search->improve($start, $trial);
+            $cost = self::cost($compiled, $order);
+            if ($cost < $least) {
+                [$best, $least] = [$order, $cost];
+            }
+        }
         $draft = new Draft($compiled->problem, $free);
-        foreach ((new OrderSearch($compiled))->improve($order, $this->effort) as $task) {
+        foreach ($search->improve($best, $this->effort - self::TRIED * $trial) as $task) {
             $draft->place($compiled->problem->tasks[$task]);
         }
         $draft->layRests();
@@ -56,24 +75,31 @@ final readonly class Planner
         return $draft;
     }
 
-    /** @return list<int> tasks, in the order of the rules that comes out best */
-    private function bestStart(Compiled $compiled, UrgencyOrder $rule): array
+    /** @return non-empty-list<list<int>> orders that the rules give, the best first */
+    private function ranked(Compiled $compiled, UrgencyOrder $rule): array
     {
         $index = array_flip($compiled->ids);
-        $best = [];
-        $least = PHP_INT_MAX;
+        $orders = $costs = [];
         foreach ($this->starts($compiled->problem, $rule) as $start) {
             $order = array_map(static fn (Task $task): int => $index[$task->id], $start);
-            $table = new Timetable($compiled);
-            foreach ($order as $task) {
-                $table->place($task);
-            }
-            if ($table->cost < $least) {
-                [$best, $least] = [$order, $table->cost];
-            }
+            $orders[] = $order;
+            $costs[] = self::cost($compiled, $order);
+        }
+        asort($costs);
+        $ranked = array_map(static fn (int $i): array => $orders[$i], array_keys($costs));
+
+        return $ranked === [] ? [[]] : array_values(array_unique($ranked, SORT_REGULAR));
+    }
+
+    /** @param  list<int>  $order */
+    private static function cost(Compiled $compiled, array $order): int
+    {
+        $table = new Timetable($compiled);
+        foreach ($order as $task) {
+            $table->place($task);
         }
 
-        return $best;
+        return $table->cost;
     }
 
     /**

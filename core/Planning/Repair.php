@@ -67,7 +67,23 @@ final readonly class Repair
             }
         } while ($improved && $left > 0);
 
-        return $this->drawn($order, $this->withoutNeedless($order, $loose, $best), $free);
+        $loose = $this->withoutNeedless($order, $loose, $best);
+
+        return $this->drawn($this->ordered($order, $loose), $loose, $free);
+    }
+
+    /**
+     * A better order for what is laid around the kept blocks; the given one if none is found.
+     *
+     * @param  list<int>  $order
+     * @param  array<int, true>  $loose
+     * @return list<int>
+     */
+    private function ordered(array $order, array $loose): array
+    {
+        $better = (new OrderSearch($this->of, $this->kept($order, $loose)[0]))->improve($order, $this->effort);
+
+        return $this->lay($better, $loose)[1] < $this->lay($order, $loose)[1] ? $better : $order;
     }
 
     /**
@@ -76,8 +92,9 @@ final readonly class Repair
      * @param  list<int>  $order
      * @param  array<int, true>  $loose
      * @param  array{Timetable, int}  $best
+     * @return array<int, true>
      */
-    private function withoutNeedless(array $order, array $loose, array $best): Timetable
+    private function withoutNeedless(array $order, array $loose, array $best): array
     {
         foreach (array_keys($loose) as $task) {
             $fewer = array_diff_key($loose, [$task => true]);
@@ -87,12 +104,16 @@ final readonly class Repair
             }
         }
 
-        return $best[0];
+        return $loose;
     }
 
-    /** @param  list<int>  $order */
-    private function drawn(array $order, Timetable $table, FreeTime $free): Draft
+    /**
+     * @param  list<int>  $order
+     * @param  array<int, true>  $loose
+     */
+    private function drawn(array $order, array $loose, FreeTime $free): Draft
     {
+        [$table] = $this->lay($order, $loose);
         $draft = new Draft($this->of->problem, $free);
         foreach ($table->kept() as $task => $blocks) {
             foreach ($blocks as [$start, $end]) {
@@ -115,25 +136,34 @@ final readonly class Repair
     private function lay(array $order, array $loose): array
     {
         do {
-            $table = new Timetable($this->of);
-            $moved = 0;
-            foreach ($order as $task) {
-                if (! isset($this->before[$task])) {
-                    continue;
-                }
-                if (! isset($loose[$task])) {
-                    $this->keep($task, $table);
-                }
-                foreach ($this->before[$task] as [$start, $end]) {
-                    $moved += $end - $start;
-                }
-                $moved -= $table->keptMinutes($task);
-            }
+            [$table, $moved] = $this->kept($order, $loose);
             $tooEarly = $this->place($order, $table, $loose);
             $loose += $tooEarly === null ? [] : [$tooEarly => true];
         } while ($tooEarly !== null);
 
         return [$table, $this->damage($table) + self::MOVED * $moved];
+    }
+
+    /**
+     * @param  list<int>  $order
+     * @param  array<int, true>  $loose
+     * @return array{Timetable, int} with what is kept and nothing else, and the minutes that are not kept
+     */
+    private function kept(array $order, array $loose): array
+    {
+        $table = new Timetable($this->of);
+        $moved = 0;
+        foreach ($order as $task) {
+            if (isset($this->before[$task]) && ! isset($loose[$task])) {
+                $this->keep($task, $table);
+            }
+            foreach ($this->before[$task] ?? [] as [$start, $end]) {
+                $moved += $end - $start;
+            }
+            $moved -= $table->keptMinutes($task);
+        }
+
+        return [$table, $moved];
     }
 
     /**

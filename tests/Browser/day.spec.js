@@ -4,7 +4,7 @@ import { artisan, setClock } from './server.js'
 
 test('a captured line becomes a block of the day', async ({ page }) => {
     await page.keyboard.press('.')
-    await page.keyboard.type('Draft the wall text for room 2 for 30 min by tomorrow')
+    await page.keyboard.type('Draft the wall text for room 2 for 30 min by today 17:00')
     await page.keyboard.press('Enter')
     await expect(page.getByRole('status')).toContainText('Caught: Draft the wall text for room 2')
     await expect(page.getByRole('link', { name: /Gather/ })).toContainText('8')
