@@ -155,7 +155,8 @@ final readonly class Ribbon
     }
 
     /**
-     * The whole label where it fits, or else its last or first word; never one that is cut.
+     * The whole label where it fits, or else what stands before its comma, its last or its first word; never one that is
+     * cut.
      *
      * @return array{string, string} the label, and "in", "beside" or "" for where it goes
      */
@@ -163,7 +164,7 @@ final readonly class Ribbon
     {
         $words = explode(' ', $label);
         $last = (string) end($words);
-        $texts = array_unique([$label, mb_strtoupper(mb_substr($last, 0, 1)).mb_substr($last, 1), rtrim($words[0], ',:')]);
+        $texts = array_unique([$label, explode(',', $label)[0], mb_strtoupper(mb_substr($last, 0, 1)).mb_substr($last, 1), rtrim($words[0], ',:')]);
         foreach (['in' => $width, 'beside' => $free] as $place => $room) {
             foreach ($texts as $text) {
                 if (mb_strlen($text) > 2 && mb_strlen($text) * self::LETTER + 12 + ($anchored ? 18 : 0) <= $room * self::WIDTH / 1000) {
