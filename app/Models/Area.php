@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * A part of the person's work, with a colour and a set of hours.
@@ -22,10 +21,4 @@ final class Area extends Model
     public const HUES = ['river', 'ochre', 'plum', 'steel', 'clay', 'olive', 'heather', 'slate'];
 
     protected $fillable = ['name', 'hue', 'hours_set_id', 'position'];
-
-    /** @return BelongsTo<HoursSet, $this> */
-    public function hoursSet(): BelongsTo
-    {
-        return $this->belongsTo(HoursSet::class);
-    }
 }

@@ -9,9 +9,8 @@ use Nekto\Core\Task\Task;
 /**
  * Places tasks in open time. The same problem always gives the same plan.
  *
- * Afresh: tasks are laid one after another into the earliest time they may have, in several orders of urgency; the best
- * order is then improved by moving one task at a time to an earlier place (insertion moves, first improvement).
- * With a previous plan: see Repair.
+ * Tasks are laid one after another, each into the earliest time it may have; a plan is decided by their order. Two rules
+ * give orders to begin with (UrgencyOrder), the best few are improved (OrderSearch). With a previous plan see Repair.
  */
 final readonly class Planner
 {
@@ -34,8 +33,11 @@ final readonly class Planner
     /** Shares of the time until a due date that the other rule keeps free. */
     private const RESERVES = [0.02, 0.06, 0.1, 0.15, 0.2];
 
-    /** @param  int  $effort  drafts that may be evaluated while improving; 0 takes the best of the given orders */
-    public function __construct(private int $effort = 1000) {}
+    /** What is quick enough for someone who waits for an answer. */
+    public const EFFORT = 1000;
+
+    /** @param  int  $effort  moves that may be evaluated while improving; 0 takes the best of the orders to begin with */
+    public function __construct(private int $effort = self::EFFORT) {}
 
     /** Lack of time is an answer, not an error: what finds no place is in Plan::$unplaced. */
     public function plan(PlanningProblem $problem): Plan

@@ -28,9 +28,4 @@ final readonly class DueDemand
     {
         return $this->supply - $this->demand;
     }
-
-    public function isCrunch(): bool
-    {
-        return $this->room() < 0;
-    }
 }
