@@ -73,7 +73,8 @@ export default () => ({
         if (!drag?.live) {
             return
         }
-        this.dropped = Date.now()
+        this.dropped = true
+        setTimeout(() => { this.dropped = false }, 50)
         if (drag.resize || drag.over) {
             this.set(drag.block, drag.row, drag.at, drag.wanted)
         }
@@ -86,7 +87,7 @@ export default () => ({
     },
     /** A drag ends in a click that nobody meant. */
     swallow(event) {
-        if (Date.now() - (this.dropped ?? 0) < 300) {
+        if (this.dropped) {
             event.preventDefault()
             event.stopPropagation()
         }

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use Nekto\Core\Planning\Block;
+use Nekto\Core\Planning\Move;
+use Nekto\Core\Planning\MoveCause;
+use Nekto\Core\Planning\PlanDifference;
+use Nekto\Core\Planning\Planner;
+use Nekto\Core\Planning\PlanningProblem;
+use Nekto\Core\Planning\ReasonCode;
+use Nekto\Core\Task\Importance;
+use PHPUnit\Framework\Attributes\Test;
+use PHPUnit\Framework\TestCase;
+
+/** Planning again: calm where it can be, thorough where it must be, and always able to say why. */
+final class RepairTest extends TestCase
+{
+    use TestTrait;
+
+    #[Test]
+    public function a_plan_that_still_holds_is_left_alone(): void
+    {
+        $this->limitTo(60)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+            $problem = RandomProblem::of($seed);
+            $first = (new Planner(effort: 40))->plan($problem);
+            $again = self::with($problem, previous: array_values(array_filter($first->blocks, static fn (Block $block): bool => ! $block->anchored)));
+            $second = (new Planner(effort: 40))->plan($again);
+
+            self::assertSame([], array_values(array_filter(
+                (new PlanDifference($again, $second))->moves(),
+                static fn (Move $move): bool => $move->from !== null && $move->cause !== MoveCause::EarlierFree,
+            )), 'nothing moves but what was only partly placed');
+        });
+    }
+
+    #[Test]
+    public function a_task_that_grew_keeps_its_block_and_gets_another(): void
+    {
+        $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 17:00')
+            ->task('Essay', minutes: 90)->previous('Essay', 'Mon 10:00', 'Mon 11:00');
+
+        self::assertSame(['Mon 09:00–09:30 Essay', 'Mon 10:00–11:00 Essay'], $problem->lines());
+    }
+
+    #[Test]
+    public function a_task_that_shrank_gives_back_what_it_does_not_need(): void
+    {
+        $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 17:00')
+            ->task('Essay', minutes: 60)->previous('Essay', 'Mon 10:00', 'Mon 11:00')->previous('Essay', 'Mon 14:00', 'Mon 15:00');
+
+        self::assertSame(['Mon 10:00–11:00 Essay'], $problem->lines());
+    }
+
+    #[Test]
+    public function a_block_outside_the_hours_of_today_moves_and_says_so(): void
+    {
+        $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 10:00')->open('Tue 09:00', 'Tue 10:00')
+            ->task('Essay', minutes: 60)->previous('Essay', 'Mon 14:00', 'Mon 15:00');
+
+        self::assertSame(['Mon 09:00–10:00 Essay'], $problem->lines());
+        self::assertSame([MoveCause::HoursClosed], self::causes($problem));
+    }
+
+    #[Test]
+    public function what_comes_after_moved_work_moves_with_it(): void
+    {
+        $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 17:00')->busy('Mon 09:00', 'Mon 13:00')
+            ->task('Proofs', minutes: 60)->task('Print', minutes: 30, after: ['Proofs'])
+            ->previous('Proofs', 'Mon 09:00', 'Mon 10:00')->previous('Print', 'Mon 13:00', 'Mon 13:30');
+
+        self::assertSame(['Mon 13:00–14:00 Proofs', 'Mon 14:00–14:30 Print'], $problem->lines());
+        self::assertSame([MoveCause::BusyTook, MoveCause::TaskTook], self::causes($problem));
+    }
+
+    #[Test]
+    public function lateness_that_was_there_before_moves_nobody(): void
+    {
+        $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 12:00')->open('Tue 09:00', 'Tue 12:00')
+            ->task('Invoices', minutes: 180, importance: Importance::Low)
+            ->task('Late already', minutes: 60, importance: Importance::Vital, due: 'Mon 10:00')
+            ->task('Small', minutes: 30, importance: Importance::Low)
+            ->previous('Invoices', 'Mon 09:00', 'Mon 11:00')->previous('Invoices', 'Mon 11:05', 'Mon 12:00')->previous('Late already', 'Tue 09:00', 'Tue 10:00');
+
+        self::assertNotContains('Mon 09:00–10:00 Late already', $problem->lines());
+    }
+
+    #[Test]
+    public function work_without_a_place_says_what_it_lost(): void
+    {
+        $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 10:00')->busy('Mon 09:00', 'Mon 10:00')
+            ->task('Essay', minutes: 60)->previous('Essay', 'Mon 09:00', 'Mon 10:00');
+        $moves = (new PlanDifference($problem->build(), $problem->plan()))->moves();
+
+        self::assertSame(['Essay 60 no_open_time'], $problem->unplaced());
+        self::assertNull($moves[0]->to);
+        self::assertSame(MoveCause::BusyTook, $moves[0]->cause);
+    }
+
+    #[Test]
+    public function time_that_is_left_goes_to_what_cannot_be_finished(): void
+    {
+        $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 12:00')
+            ->task('Too long', minutes: 300, importance: Importance::Vital)->task('Fits', minutes: 60, importance: Importance::Low);
+
+        self::assertSame('Mon 09:00–10:00 Fits', $problem->lines()[0]);
+        self::assertSame(['Too long 180 no_gap_long_enough'], $problem->unplaced());
+    }
+
+    #[Test]
+    public function a_full_day_is_named_as_what_stood_in_the_way(): void
+    {
+        $plan = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 17:00')->open('Tue 09:00', 'Tue 17:00')->dayLimit(60)
+            ->task('Essay', minutes: 60, importance: Importance::Vital)->task('Quotes', minutes: 60)->plan();
+
+        self::assertSame('Tue 09:00', ProblemBuilder::word($plan->blocks[1]->time->start));
+        self::assertContains(ReasonCode::DayFull, array_map(static fn ($reason): ReasonCode => $reason->code, $plan->reasons[1]));
+    }
+
+    #[Test]
+    public function an_earliest_start_and_a_predecessor_are_named_as_reasons(): void
+    {
+        $plan = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 17:00')
+            ->task('Later', minutes: 30, notBefore: 'Mon 11:07')->task('Proofs', minutes: 60)->task('Print', minutes: 30, after: ['Proofs'])->plan();
+        $first = [];
+        foreach ($plan->blocks as $i => $block) {
+            $first[$block->task] = $plan->reasons[$i][0];
+        }
+
+        self::assertSame([ReasonCode::NotBefore, ProblemBuilder::minute('Mon 11:07')], [$first['Later']->code, $first['Later']->facts['at']]);
+        self::assertSame('Mon 11:10', ProblemBuilder::word($plan->blocksOf('Later')[0]->time->start), 'on the step');
+        self::assertSame([ReasonCode::AfterTask, 'Proofs'], [$first['Print']->code, $first['Print']->facts['task']]);
+    }
+
+    /** @return list<MoveCause> */
+    private static function causes(ProblemBuilder $problem): array
+    {
+        return array_map(static fn (Move $move): MoveCause => $move->cause, (new PlanDifference($problem->build(), $problem->plan()))->moves());
+    }
+
+    /** @param  list<Block>  $previous */
+    private static function with(PlanningProblem $problem, array $previous): PlanningProblem
+    {
+        return new PlanningProblem(
+            $problem->zone, $problem->now, $problem->end, $problem->step, $problem->hours, $problem->busy, $problem->tasks, $problem->anchored,
+            $previous, $problem->dayLimit, $problem->deepLimit, $problem->hoursLimits,
+        );
+    }
+}
