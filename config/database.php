@@ -10,10 +10,10 @@ return [
             'database' => env('DB_DATABASE', database_path('nekto.sqlite')),
             'prefix' => '',
             'foreign_key_constraints' => true,
-            'busy_timeout' => 5000,
+            'busy_timeout' => 15000,
             'journal_mode' => 'wal',
             'synchronous' => 'normal',
-            'transaction_mode' => 'IMMEDIATE', // a transaction that reads, computes and writes must not lose its turn
+            'transaction_mode' => 'IMMEDIATE', // from PHP 8.4 on; before, see AppServiceProvider
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

@@ -24,9 +24,13 @@ final readonly class Heal
             return null;
         }
 
-        return ($this->replan)($user, $now, RevisionCause::Healed);
+        // Looked at once more when it is our turn: the worker and a request may have come at the same moment.
+        return DB::transaction(fn (): ?PlanRevision => $this->isNeeded($user, $now)
+            ? ($this->replan)($user, $now, RevisionCause::Healed)
+            : null);
     }
 
+    /** @phpstan-impure another process may have mended the plan meanwhile */
     private function isNeeded(User $user, CarbonImmutable $now): bool
     {
         $planned = DB::table('blocks')->where('user_id', $user->id)->where('state', BlockState::Planned->value)->where('kept', false);

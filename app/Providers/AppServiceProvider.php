@@ -9,8 +9,10 @@ use App\Models\User;
 use App\Screens\Frame;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\View;
@@ -34,6 +36,14 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('upload', fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->user()?->getAuthIdentifier()));
         View::composer('screens.*', Frame::class);
         $this->bindOwnRows();
+        // SQLite lets a transaction that has only read so far fail at once when it wants to write and another one has
+        // written meanwhile. One that begins with a write waits for its turn instead. (The connection's transaction_mode
+        // would do the same, but only from PHP 8.4 on.)
+        Event::listen(TransactionBeginning::class, static function (TransactionBeginning $event): void {
+            if ($event->connection->transactionLevel() === 1) {
+                $event->connection->unprepared('update migrations set batch = batch where 0');
+            }
+        });
     }
 
     /** Rows in addresses are looked up among the person's own: those of others do not exist. */
