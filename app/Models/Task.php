@@ -101,6 +101,12 @@ final class Task extends Model
         $query->whereNull('done_at')->where('stage', TaskStage::Open)->whereNotNull('importance')->where('minutes_left', '>', 0);
     }
 
+    /** The same as the scope plannable(), of a row that is at hand. */
+    public function hasWorkToPlan(): bool
+    {
+        return $this->importance !== null && (int) $this->minutes_left > 0 && $this->done_at === null && $this->stage === TaskStage::Open;
+    }
+
     /** The name for places where the title is too long. */
     public function shortTitle(): string
     {

@@ -43,7 +43,7 @@ final readonly class BlockEdit
      */
     public function place(Task $task, CarbonImmutable $start, CarbonImmutable $now): ?PlanRevision
     {
-        if ($task->importance === null || (int) $task->minutes_left < 1 || $task->done_at !== null) {
+        if (! $task->hasWorkToPlan()) {
             throw PlanConflict::notPlannable();
         }
         $step = (int) config('nekto.step');

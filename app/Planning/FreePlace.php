@@ -21,7 +21,7 @@ final readonly class FreePlace
     /** @throws PlanConflict if the day has none long enough, or the task cannot be planned */
     public function on(User $user, Task $task, LocalDay $day, CarbonImmutable $now): CarbonImmutable
     {
-        if ($task->importance === null || (int) $task->minutes_left < 1) {
+        if (! $task->hasWorkToPlan()) {
             throw PlanConflict::notPlannable();
         }
         $time = $this->times->load($user, $day, 1);

@@ -46,8 +46,27 @@ final readonly class Replan
         });
     }
 
+    /**
+     * Makes a change that the plan may have to follow, in one transaction with what follows. Before a person's work was
+     * first laid out nothing follows.
+     *
+     * @param  \Closure(): void  $change
+     */
+    public function after(User $user, CarbonImmutable $now, \Closure $change, RevisionCause $cause = RevisionCause::Changed): ?PlanRevision
+    {
+        if ($this->isUnderway($user)) {
+            return $this($user, $now, $cause, first: $change);
+        }
+
+        return $this->journal->record($user, $cause, $now, static function () use ($change): array {
+            $change();
+
+            return [];
+        });
+    }
+
     /** True once a person's work has been laid out: from then on the plan looks after itself. */
-    public function isUnderway(User $user): bool
+    private function isUnderway(User $user): bool
     {
         return $user->blocks()->where('state', BlockState::Planned)->exists();
     }

@@ -85,7 +85,6 @@ final class Timetable
         $apart = isset($this->kept[$task]) ? [...$of->apart[$task], ...$this->kept[$task]] : $of->apart[$task];
         $before = [$this->starts, $this->ends, $this->days, $this->used, $this->usedDeep, $this->usedSet];
         $starts = &$this->starts[$set]; // only now: a copy would share a reference
-
         $ends = &$this->ends[$set];
         $i = $this->head[$set];
         $count = count($starts);

@@ -5,5 +5,4 @@ declare(strict_types=1);
 return [
     'failed' => 'That address and password do not belong together. Check both and try again.',
     'welcome' => 'Your account is open. Write down the first thing that has come at you.',
-    'throttle' => 'Too many tries. Wait :seconds seconds and try again.',
 ];

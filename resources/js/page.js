@@ -59,12 +59,21 @@ export function listenForForms() {
             return
         }
         event.preventDefault()
+        delete form.querySelector('[data-changed]')?.dataset.changed
         send(form, event.submitter).then((shown) => shown && 'clear' in form.dataset && clear(form))
     })
     document.addEventListener('change', (event) => {
         const form = event.target.closest('form[data-on-change]')
-        if (form) {
+        if (form && document.activeElement === event.target) {
+            event.target.dataset.changed = '' // each digit of a date is a change, and Enter sends it anyway: wait until the field is left
+        } else if (form) {
             send(form)
+        }
+    })
+    document.addEventListener('focusout', (event) => {
+        if (event.target.matches('form[data-on-change] [data-changed]')) {
+            delete event.target.dataset.changed
+            send(event.target.form)
         }
     })
     document.addEventListener('click', (event) => {

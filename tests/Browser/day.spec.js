@@ -178,6 +178,26 @@ test('what is understood stands beneath the words and can be refused', async ({ 
     await expect(page.getByRole('textbox', { name: 'New lines' })).toHaveValue('')
 })
 
+test('a due date is typed in Weigh digit by digit and set when the field is left', async ({ page }) => {
+    await page.goto('/weigh')
+    const row = page.locator('tr', { hasText: 'Bench for room 1' })
+    await row.focus()
+    await page.keyboard.press('t')
+    await page.keyboard.type('03202026')
+    await page.keyboard.press('Tab') // to the calendar's button inside the field
+    await page.keyboard.press('Tab')
+    await expect(page.getByRole('status')).toContainText('Bench for room 1 is saved.')
+    await page.reload()
+    await expect(row.getByLabel(/^Due date/)).toHaveValue('2026-03-20')
+
+    await row.focus()
+    await page.keyboard.press('m')
+    await page.keyboard.type('soon')
+    await page.keyboard.press('Enter')
+    await expect(row.getByRole('alert')).toContainText('Write a duration such as 45 min')
+    await expect(row.getByLabel(/^Estimate/)).toHaveValue('soon')
+})
+
 test('two windows on the same block: the second is told and loses nothing', async ({ page, context }) => {
     const second = await context.newPage()
     await second.goto('/shape')

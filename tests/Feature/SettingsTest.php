@@ -27,6 +27,17 @@ final class SettingsTest extends FeatureTestCase
     }
 
     #[Test]
+    public function rules_that_cannot_be_planned_with_are_not_kept_by_half(): void
+    {
+        $this->block($this->task('Quotes'), '2026-03-11 09:00', '2026-03-11 10:00');
+        \App\Models\Block::query()->toBase()->update(['ends_at' => '2026-03-11 08:00:00']); // a damaged row: planning fails
+
+        $this->put('/settings', [...self::RULES, 'margin_percent' => '40'])->assertServerError();
+
+        self::assertSame(20, $this->ines->refresh()->margin_percent);
+    }
+
+    #[Test]
     #[DataProvider('impossibleRules')]
     public function impossible_rules_are_told_beside_their_field_and_kept_in_the_form(string $field, string $value, string $said): void
     {

@@ -71,6 +71,17 @@ final class TaskTest extends FeatureTestCase
     }
 
     #[Test]
+    public function a_due_date_with_a_time_can_be_cleared(): void
+    {
+        $task = $this->task('Quotes');
+        $task->update(['due_at' => $this->utc('2026-03-13 15:00')]);
+
+        $this->patch("/tasks/{$task->id}", ['due_date' => '', 'due_time' => '15:00'])->assertSessionHasNoErrors();
+        self::assertNull($task->refresh()->due_at);
+        $this->patch("/tasks/{$task->id}", ['due_date' => '', 'due_time' => '15:00'])->assertSessionHasErrors(['due_date' => 'A due time needs a date. Give both, or only the date.']);
+    }
+
+    #[Test]
     public function nothing_leads_out_of_the_application(): void
     {
         $task = $this->task('Quotes');

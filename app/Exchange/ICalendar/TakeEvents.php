@@ -49,9 +49,7 @@ final readonly class TakeEvents
         });
         if ($done) {
             Storage::disk('local')->delete((string) $import->path);
-            if ($this->replan->isUnderway($import->user)) {
-                ($this->replan)($import->user, $now, RevisionCause::Healed);
-            }
+            $this->replan->after($import->user, $now, static fn () => null, RevisionCause::Healed); // meetings may lie on blocks now
         }
     }
 

@@ -9,7 +9,6 @@ use App\Http\Requests\DayHoursRequest;
 use App\Http\Requests\WeekHoursRequest;
 use App\Models\HoursException;
 use App\Models\HoursSet;
-use App\Models\RevisionCause;
 use App\Models\User;
 use App\Planning\Replan;
 use App\Wording\Said;
@@ -23,28 +22,27 @@ final readonly class HoursController
 
     public function update(WeekHoursRequest $request, HoursSet $set): RedirectResponse
     {
-        $set->update(['week' => $request->week()]);
-
-        return $this->answer(__('settings.hours_saved', ['name' => $set->name]));
+        return $this->answer(static fn () => $set->update(['week' => $request->week()]), __('settings.hours_saved', ['name' => $set->name]));
     }
 
     public function storeException(DayHoursRequest $request, HoursSet $set): RedirectResponse
     {
-        $set->exceptions()->updateOrCreate(['date' => $request->string('date')->toString()], ['stretches' => $request->stretches()]);
+        $date = ['date' => $request->string('date')->toString()];
 
-        return $this->answer(__('settings.date_saved'));
+        return $this->answer(static fn () => $set->exceptions()->updateOrCreate($date, ['stretches' => $request->stretches()]), __('settings.date_saved'));
     }
 
     public function destroyException(HoursSet $set, HoursException $exception): RedirectResponse
     {
-        $exception->delete();
-
-        return $this->answer(__('settings.date_removed', ['date' => $exception->date]));
+        return $this->answer(static fn () => $exception->delete(), __('settings.date_removed', ['date' => $exception->date]));
     }
 
-    private function answer(string $said): RedirectResponse
+    /** @param  \Closure(): mixed  $change */
+    private function answer(\Closure $change, string $said): RedirectResponse
     {
-        $revision = $this->replan->isUnderway($this->user) ? ($this->replan)($this->user, Clock::now(), RevisionCause::Changed) : null;
+        $revision = $this->replan->after($this->user, Clock::now(), static function () use ($change): void {
+            $change();
+        });
 
         return redirect('/settings#hours')->with($this->said->about($revision, $said));
     }

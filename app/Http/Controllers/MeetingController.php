@@ -10,7 +10,6 @@ use App\Exchange\ICalendar\TakeEvents;
 use App\Exchange\ICalendar\UnreadableCalendar;
 use App\Models\CalendarImport;
 use App\Models\Meeting;
-use App\Models\RevisionCause;
 use App\Models\User;
 use App\Planning\Replan;
 use App\Planning\RowMapper;
@@ -82,8 +81,9 @@ final readonly class MeetingController
             'ignored' => ['sometimes', 'boolean'],
             'lead_minutes' => ['sometimes', 'nullable', 'integer', 'between:0,480'],
         ], ['lead_minutes.between' => __('meetings.lead'), 'lead_minutes.integer' => __('meetings.lead')]);
-        $meeting->update($columns);
-        $revision = $replan->isUnderway($user) ? $replan($user, Clock::now(), RevisionCause::Changed) : null;
+        $revision = $replan->after($user, Clock::now(), static function () use ($meeting, $columns): void {
+            $meeting->update($columns);
+        });
 
         return back()->with($said->about($revision, __('meetings.saved', ['title' => $meeting->summary])));
     }

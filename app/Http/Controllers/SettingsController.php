@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Clock;
 use App\Http\Requests\SettingsRequest;
-use App\Models\RevisionCause;
 use App\Models\User;
 use App\Planning\Replan;
 use App\Wording\Said;
@@ -28,8 +27,9 @@ final readonly class SettingsController
 
     public function update(SettingsRequest $request, #[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse
     {
-        $user->update($request->columns());
-        $revision = $replan->isUnderway($user) ? $replan($user, Clock::now(), RevisionCause::Changed) : null;
+        $revision = $replan->after($user, Clock::now(), static function () use ($user, $request): void {
+            $user->update($request->columns());
+        });
 
         return back()->with($said->about($revision, __('settings.saved')));
     }

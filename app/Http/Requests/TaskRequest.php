@@ -41,7 +41,7 @@ final class TaskRequest extends FormRequest
             'min_chunk' => ['sometimes', 'required', 'string', 'max:40', $duration],
             'max_chunk' => ['sometimes', 'required', 'string', 'max:40', $duration],
             'due_date' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'before:2200-01-01'],
-            'due_time' => ['sometimes', 'nullable', 'date_format:H:i', 'prohibited_if:due_date,null'],
+            'due_time' => ['sometimes', 'nullable', 'date_format:H:i'],
             'due_hard' => ['sometimes', 'boolean'],
             'not_before' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'before:2200-01-01'],
         ];
@@ -68,6 +68,9 @@ final class TaskRequest extends FormRequest
             }
             $columns = $this->columns();
             $task = $this->task();
+            if ($this->filled('due_time') && ! $this->filled('due_date') && ! $this->clearsDue($task)) {
+                $validator->errors()->add('due_date', __('task.time_without_date'));
+            }
             $due = $this->dueEnd($columns);
             if ($due !== null && $due <= Clock::now() && ! $this->keepsDue($columns, $task)) {
                 $validator->errors()->add('due_date', __('gather.problem.before_now'));
@@ -121,6 +124,12 @@ final class TaskRequest extends FormRequest
         $spent = max(0, (int) $task->estimate - (int) $task->minutes_left);
 
         return ['minutes_left' => $columns['estimate'] === null ? null : max(5, $columns['estimate'] - $spent)];
+    }
+
+    /** True where only the date was taken away: the time that was there goes with it. */
+    private function clearsDue(Task $task): bool
+    {
+        return $task->due_at !== null && $this->user()?->local($task->due_at)->format('H:i') === $this->input('due_time');
     }
 
     private function task(): Task
