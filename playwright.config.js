@@ -6,8 +6,8 @@ export default defineConfig({
     outputDir: 'tests/Browser/output',
     workers: 1, // one database
     retries: 0,
-    timeout: 30_000,
-    expect: { timeout: 5_000 },
+    timeout: 120_000, // shared machines are at times ten times slower than others
+    expect: { timeout: 20_000 },
     reporter: [['line']],
     use: {
         baseURL: `http://${HOST}:${PORT}`,

@@ -11,42 +11,46 @@ const SCREENS = {
     settings: '/settings',
 }
 
-for (const colorScheme of ['light', 'dark']) {
-    test.describe(colorScheme, () => {
-        test.use({ colorScheme })
+/** What is wrong with the page in light and in dark. */
+async function faultsInBothLights(page) {
+    const found = []
+    for (const colorScheme of ['light', 'dark']) {
+        await page.emulateMedia({ colorScheme })
+        found.push(...(await faults(page)).map((fault) => `${colorScheme}: ${fault}`))
+    }
+    return found
+}
 
-        for (const [name, address] of Object.entries(SCREENS)) {
-            test(`${name} can be used by everyone`, async ({ page }) => {
-                await page.goto(address)
-                expect(await faults(page)).toEqual([])
-            })
-        }
-
-        test('a chosen block, the keys and a toast can be used by everyone', async ({ page }) => {
-            await block(page, 'Budget revision').click()
-            await page.getByRole('button', { name: /^Anchor/ }).click()
-            await expect(page.getByRole('status')).toBeVisible()
-            expect(await faults(page)).toEqual([])
-            await page.keyboard.press('?')
-            expect(await faults(page)).toEqual([])
-        })
-
-        test('the doors can be used by everyone', async ({ page, context }) => {
-            await context.clearCookies()
-            for (const address of ['/sign-in', '/sign-up']) {
-                await page.goto(address)
-                expect(await faults(page)).toEqual([])
-            }
-        })
+for (const [name, address] of Object.entries(SCREENS)) {
+    test(`${name} can be used by everyone`, async ({ page }) => {
+        await page.goto(address)
+        expect(await faultsInBothLights(page)).toEqual([])
     })
 }
 
-for (const width of [360, 390, 700, 960, 1280, 1920]) {
-    test(`no screen is wider than ${width} px`, async ({ page }) => {
-        await page.setViewportSize({ width, height: 844 })
-        for (const address of [...Object.values(SCREENS), '/shape?block=4']) {
-            await page.goto(address)
-            expect(await page.evaluate(() => document.documentElement.scrollWidth), address).toBeLessThanOrEqual(width)
+test('a chosen block, the keys and a toast can be used by everyone', async ({ page }) => {
+    await block(page, 'Budget revision').click()
+    await page.getByRole('button', { name: /^Anchor/ }).click()
+    await expect(page.getByRole('status')).toBeVisible()
+    expect(await faultsInBothLights(page)).toEqual([])
+    await page.keyboard.press('?')
+    expect(await faultsInBothLights(page)).toEqual([])
+})
+
+test('the doors can be used by everyone', async ({ page, context }) => {
+    await context.clearCookies()
+    for (const address of ['/sign-in', '/sign-up']) {
+        await page.goto(address)
+        expect(await faultsInBothLights(page)).toEqual([])
+    }
+})
+
+for (const [name, address] of Object.entries({ ...SCREENS, 'a chosen block': '/shape?block=4' })) {
+    test(`${name} is never wider than its window`, async ({ page }) => {
+        await page.goto(address)
+        for (const width of [360, 390, 700, 960, 1280, 1920]) {
+            await page.setViewportSize({ width, height: 844 })
+            expect(await page.evaluate(() => document.documentElement.scrollWidth), `at ${width} px`).toBeLessThanOrEqual(width)
         }
     })
 }

@@ -1,14 +1,21 @@
 import { test as base, expect } from '@playwright/test'
 import { reset } from './server.js'
 
+let cookies = []
+
 /** Tests as Ines, signed in, on the sample day at 10:20. A page error or a refused script fails the test. */
 export const test = base.extend({
-    page: async ({ page }, use) => {
+    page: async ({ page, context }, use) => {
         reset()
         const faults = []
         page.on('pageerror', (error) => faults.push(error.message))
         page.on('console', (message) => message.type() === 'error' && /Content Security|Alpine/.test(message.text()) && faults.push(message.text()))
-        await signIn(page)
+        await context.addCookies(cookies)
+        await page.goto('/shape')
+        if (page.url().endsWith('/sign-in')) { // the first test, and the one after somebody signed out
+            await signIn(page)
+            cookies = await context.cookies()
+        }
         await use(page)
         expect(faults).toEqual([])
     },
