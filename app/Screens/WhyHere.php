@@ -45,14 +45,17 @@ final readonly class WhyHere
         )));
         $sentences = [];
         foreach ($reasons as $reason) {
-            if ($reason['code'] === 'behind_task') {
-                continue;
+            if (in_array($reason['code'], ['behind_task', 'in_time', 'late'], true)) {
+                continue; // named together below; said with the room there is
             }
             $after = isset($reason['task']) ? ($tasks[(int) $reason['task']] ?? null)?->shortTitle() : null;
             $sentences[] = __("plan.reason.{$reason['code']}", [
                 'at' => isset($reason['at']) ? Times::when($this->user, (int) $reason['at'], $this->now) : '',
                 'end' => isset($reason['end']) ? Times::when($this->user, (int) $reason['end'], $this->now) : '',
                 'task' => $after ?? '',
+                'context' => $reason['context'] ?? '',
+                'project' => $reason['project'] ?? '',
+                'part' => $reason['part'] ?? '',
                 'day' => isset($reason['day']) ? (string) CarbonImmutable::parse((new LocalDay((int) $reason['day']))->asString())->format('D j') : '',
             ]);
         }

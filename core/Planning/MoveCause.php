@@ -16,6 +16,15 @@ enum MoveCause: string
     /** `task`: other work that took its place. */
     case TaskTook = 'task_took';
 
+    /** It has no place until somebody answers. */
+    case Waiting = 'waiting';
+
+    /** It was picked for the day it goes to. */
+    case Picked = 'picked';
+
+    /** `part`: the part of the day it keeps to, which was not where it lay. */
+    case OutsidePart = 'outside_part';
+
     /** Its hours are closed there now. */
     case HoursClosed = 'hours_closed';
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Planning;
 
+use Nekto\Core\Planning\Search\DayPart;
 use Nekto\Core\Task\Task;
 use Nekto\Core\Time\Interval;
 
@@ -62,12 +63,21 @@ final readonly class PlanDifference
         if ($from->start < $this->problem->first) {
             return [MoveCause::Passed, []];
         }
+        if ($to === null && $task->waiting) {
+            return [MoveCause::Waiting, []];
+        }
         $busy = $this->problem->busy->between($from->start, $from->end)->intervals;
         if ($busy !== []) {
             return [MoveCause::BusyTook, ['start' => $busy[0]->start, 'end' => $busy[0]->end]];
         }
         if (! $this->problem->hours[$task->hours]->engulfs($from)) {
             return [MoveCause::HoursClosed, []];
+        }
+        if ($task->part !== null && ! DayPart::during($this->problem, $task->part)->engulfs($from)) {
+            return [MoveCause::OutsidePart, ['part' => $task->part]];
+        }
+        if ($to !== null && $task->pick !== null && $this->dayOf($to) === $task->pick && $this->dayOf($from) !== $task->pick) {
+            return [MoveCause::Picked, []];
         }
         foreach ($this->plan->blocks as $block) {
             if ($block->task !== $task->id && $block->time->overlaps($from)) {
@@ -83,6 +93,11 @@ final readonly class PlanDifference
             $to->start < $from->start => MoveCause::EarlierFree,
             default => MoveCause::Rearranged,
         }, []];
+    }
+
+    private function dayOf(Interval $time): int
+    {
+        return $this->problem->zone->dayOf($time->start)->number;
     }
 
     /**

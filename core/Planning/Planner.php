@@ -4,118 +4,125 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Planning;
 
-use Nekto\Core\Task\Task;
+use Nekto\Core\Planning\Search\Commitments;
+use Nekto\Core\Planning\Search\Compiled;
+use Nekto\Core\Planning\Search\FreeTime;
+use Nekto\Core\Planning\Search\Gathering;
+use Nekto\Core\Planning\Search\HabitTasks;
+use Nekto\Core\Planning\Search\Laying;
+use Nekto\Core\Planning\Search\OrderSearch;
+use Nekto\Core\Planning\Search\Repair;
+use Nekto\Core\Planning\Search\Sequence;
+use Nekto\Core\Planning\Search\Timetable;
+use Nekto\Core\Planning\Search\UrgencyOrder;
+use Nekto\Core\Time\Interval;
+use Nekto\Core\Time\IntervalSet;
 
 /**
  * Places tasks in open time. The same problem always gives the same plan.
  *
- * Tasks are laid one after another, each into the earliest time it may have; a plan is decided by their order. Two rules
- * give orders to begin with (UrgencyOrder), the best few are improved (OrderSearch). With a previous plan see Repair.
+ * Tasks are laid one after another, each into the earliest time it may have; a plan is decided by their order. Rules give
+ * orders to begin with (UrgencyOrder), which are improved (OrderSearch). With a previous plan see Repair. What was
+ * promised comes first (Commitments).
  */
 final readonly class Planner
 {
     /** Look-ahead values that are tried, in average tasks; the rule's best value depends on how tight the dates are. */
-    private const LOOK_AHEAD = [0.5, 1.0, 2.0, 4.0, 8.0, 16.0];
-
-    /** The same for many tasks, where each order takes long. */
-    private const LOOK_AHEAD_OF_MANY = 8.0;
-
-    private const MANY = 200;
-
-    /** A repair has fewer choices: it takes this part of the effort, twice at most. */
-    private const REPAIR = 4;
-
-    /** So many of the orders to begin with are tried, with together 1/TRIAL of the effort, before one is improved. */
-    private const TRIED = 3;
-
-    private const TRIAL = 3;
+    private const LOOK_AHEAD = [1.0, 2.0, 4.0, 8.0];
 
     /** Shares of the time until a due date that the other rule keeps free. */
-    private const RESERVES = [0.02, 0.06, 0.1, 0.15, 0.2];
+    private const RESERVES = [0.06, 0.15];
+
+    /** So many of the orders to begin with are gone on with. */
+    private const STARTS = 6;
+
+    /** The rules take quadratic time, so a problem of more tasks than this gets fewer of them. */
+    private const MANY = 700;
+
+    /** A repair has fewer choices. */
+    private const REPAIR = 3;
 
     /** What is quick enough for someone who waits for an answer. */
-    public const EFFORT = 1000;
+    public const EFFORT = 1600;
 
-    /** @param  int  $effort  moves that may be evaluated while improving; 0 takes the best of the orders to begin with */
+    /** @param  int  $effort  orders that may be laid out while improving; 0 takes the best of the orders to begin with */
     public function __construct(private int $effort = self::EFFORT) {}
 
     /** Lack of time is an answer, not an error: what finds no place is in Plan::$unplaced. */
     public function plan(PlanningProblem $problem): Plan
     {
-        $free = new FreeTime($problem);
-        $rule = new UrgencyOrder($problem);
-        $compiled = new Compiled($problem, $free);
-        $starts = $this->ranked($compiled, $rule);
-        $draft = $problem->hasPrevious()
-            ? (new Repair($compiled, intdiv($this->effort, self::REPAIR)))->draft($starts[0], $free)
-            : $this->afresh($compiled, $starts, $free);
-        $plan = $draft->toPlan();
+        $habits = new HabitTasks($problem);
+        $gathering = new Gathering($habits->problem);
+        $whole = $gathering->problem;
+        $free = new FreeTime($whole);
+        $compiled = new Compiled($whole, $free);
+        $orders = $this->orders($compiled);
+        $commitments = new Commitments($compiled, $orders[0], $habits->times);
+        $out = array_fill_keys($commitments->without, true);
+        $orders = array_map(static fn (array $order): array => array_values(array_filter($order, static fn (int $task): bool => ! isset($out[$task]))), $orders);
+        [$base, $order] = $this->solve($compiled, $commitments->table, $orders);
+        $plan = (new Laying($compiled, $base))->plan($order, $commitments->without);
 
-        return new Plan($plan->blocks, $plan->unplaced, (new Reasons($problem, $plan))->all());
-    }
+        $reasons = (new Reasons($whole, $plan, $free, $habits->times))->all();
 
-    /** @param  non-empty-list<list<int>>  $starts  the best first */
-    private function afresh(Compiled $compiled, array $starts, FreeTime $free): Draft
-    {
-        $search = new OrderSearch($compiled);
-        $trial = intdiv($this->effort, self::TRIAL * self::TRIED);
-        $best = [];
-        $least = PHP_INT_MAX;
-        foreach (array_slice($starts, 0, self::TRIED) as $start) {
-            $order = $search->improve($start, $trial);
-            $cost = self::cost($compiled, $order);
-            if ($cost < $least) {
-                [$best, $least] = [$order, $cost];
-            }
-        }
-        $draft = new Draft($compiled->problem, $free);
-        foreach ($search->improve($best, $this->effort - self::TRIED * $trial) as $task) {
-            $draft->place($compiled->problem->tasks[$task]);
-        }
-        $draft->layRests();
-
-        return $draft;
-    }
-
-    /** @return non-empty-list<list<int>> orders that the rules give, the best first */
-    private function ranked(Compiled $compiled, UrgencyOrder $rule): array
-    {
-        $index = array_flip($compiled->ids);
-        $orders = $costs = [];
-        foreach ($this->starts($compiled->problem, $rule) as $start) {
-            $order = array_map(static fn (Task $task): int => $index[$task->id], $start);
-            $orders[] = $order;
-            $costs[] = self::cost($compiled, $order);
-        }
-        asort($costs);
-        $ranked = array_map(static fn (int $i): array => $orders[$i], array_keys($costs));
-
-        return $ranked === [] ? [[]] : array_values(array_unique($ranked, SORT_REGULAR));
-    }
-
-    /** @param  list<int>  $order */
-    private static function cost(Compiled $compiled, array $order): int
-    {
-        $table = new Timetable($compiled);
-        foreach ($order as $task) {
-            $table->place($task);
-        }
-
-        return $table->cost;
+        return $gathering->spread(new Plan($plan->blocks, $plan->unplaced, $reasons, self::between($plan, $free->breaks)));
     }
 
     /**
-     * Orders to begin with. Each takes quadratic time, so a large problem gets fewer.
-     *
-     * @return \Generator<list<Task>>
+     * @param  non-empty-list<list<int>>  $orders
+     * @return array{Timetable, list<int>} what stays, and the order in which the others are laid around it
      */
-    private function starts(PlanningProblem $problem, UrgencyOrder $rule): \Generator
+    private function solve(Compiled $compiled, Timetable $base, array $orders): array
     {
-        foreach (self::RESERVES as $reserve) {
-            yield $rule->backward($reserve);
+        $problem = $compiled->problem;
+        $calm = null;
+        if ($problem->hasPrevious()) {
+            $calm = (new Repair($compiled, $base, $orders[0], $problem->tempo->price(), intdiv($this->effort, self::REPAIR)))->solve();
+            if ($problem->tempo !== Tempo::Eager) {
+                return $calm;
+            }
         }
-        foreach (count($problem->tasks) > self::MANY ? [self::LOOK_AHEAD_OF_MANY] : self::LOOK_AHEAD as $lookAhead) {
-            yield $rule->order($lookAhead);
+        $fresh = [$base, (new OrderSearch($compiled, $base))->best($orders, $this->effort)];
+
+        return $calm !== null && self::cost($compiled, ...$calm) <= self::cost($compiled, ...$fresh) ? $calm : $fresh;
+    }
+
+    /** @return non-empty-list<list<int>> orders that the rules give, the best first */
+    private function orders(Compiled $compiled): array
+    {
+        $rule = new UrgencyOrder($compiled);
+        $many = count($compiled->ids) > self::MANY;
+        $orders = [$rule->byDueDate()];
+        foreach ($many ? array_slice(self::RESERVES, 0, 1) : self::RESERVES as $reserve) {
+            $orders[] = $rule->fromTheEnd($reserve);
         }
+        foreach ($many ? array_slice(self::LOOK_AHEAD, -2, 1) : self::LOOK_AHEAD as $lookAhead) {
+            $orders[] = $rule->byTardinessCost($lookAhead);
+        }
+        $table = new Timetable($compiled);
+        $ranked = array_map(static fn (array $order): array => [self::cost($compiled, $table, $order), $order], $orders);
+        usort($ranked, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return array_slice(array_column($ranked, 1), 0, self::STARTS);
+    }
+
+    /** @return list<Interval> of the rests those that lie between two blocks */
+    private static function between(Plan $plan, IntervalSet $rests): array
+    {
+        $starts = $ends = [];
+        foreach ($plan->blocks as $block) {
+            $starts[$block->time->start] = $ends[$block->time->end] = true;
+        }
+
+        return array_values(array_filter(
+            $rests->intervals,
+            static fn (Interval $rest): bool => isset($ends[$rest->start], $starts[$rest->end]),
+        ));
+    }
+
+    /** @param  list<int>  $order */
+    private static function cost(Compiled $compiled, Timetable $base, array $order): int
+    {
+        return (new Sequence($compiled, clone $base, $order))->cost();
     }
 }

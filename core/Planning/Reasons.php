@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Planning;
 
+use Nekto\Core\Planning\Search\DayPart;
+use Nekto\Core\Planning\Search\FreeTime;
+use Nekto\Core\Planning\Search\HabitTime;
+use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Task;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
@@ -17,20 +21,38 @@ final readonly class Reasons
     /** @var array<string, Task> */
     private array $tasks;
 
-    /** @var array<string, int> */
+    /** @var array<string, int> end of the last block by task */
     private array $finish;
 
-    public function __construct(private PlanningProblem $problem, private Plan $plan)
+    /** @var array<string, true> what the last plan has, as task and time */
+    private array $previous;
+
+    /** @var array<string, true> tasks without a place for all of their minutes */
+    private array $unfinished;
+
+    private IntervalSet $taken;
+
+    /** @param  array<string, HabitTime>  $habits  by task id */
+    public function __construct(private PlanningProblem $problem, private Plan $plan, private FreeTime $free, private array $habits = [])
     {
-        $tasks = $finish = [];
+        $tasks = $finish = $previous = $unfinished = [];
         foreach ($problem->tasks as $task) {
             $tasks[$task->id] = $task;
         }
         foreach ($plan->blocks as $block) {
-            $finish[$block->task] = $block->time->end;
+            $finish[$block->task] = max($finish[$block->task] ?? 0, $block->time->end);
+        }
+        foreach ($problem->previous as $block) {
+            $previous[self::key($block)] = true;
+        }
+        foreach ($plan->unplaced as $one) {
+            $unfinished[$one->task] = true;
         }
         $this->tasks = $tasks;
         $this->finish = $finish;
+        $this->previous = $previous;
+        $this->unfinished = $unfinished;
+        $this->taken = IntervalSet::covering(...array_map(static fn (Block $block): Interval => $block->time, $plan->blocks));
     }
 
     /** @return list<list<Reason>> one list a block of the plan, in its order */
@@ -53,6 +75,14 @@ final readonly class Reasons
             return [new Reason(ReasonCode::Anchored)];
         }
         $task = $this->tasks[$block->task];
+        [$first, $from] = $this->whyThen($task, $block, $earlier);
+
+        return [$first, ...$this->obstacles($task, $from, $block, $index), ...$this->merits($task, $block)];
+    }
+
+    /** @return array{Reason, int} and the moment from which it could have begun */
+    private function whyThen(Task $task, Block $block, ?Block $earlier): array
+    {
         $from = $this->problem->first;
         $first = new Reason(ReasonCode::EarliestOpen);
         if ($task->notBefore !== null && $task->notBefore > $from) {
@@ -62,20 +92,27 @@ final readonly class Reasons
         foreach ($task->after as $name) {
             if (($this->finish[$name] ?? 0) > $from) {
                 $from = $this->finish[$name];
-                $first = new Reason(ReasonCode::AfterTask, ['task' => $name]);
+                $first = $task->project !== null && $this->tasks[$name]->project === $task->project
+                    ? new Reason(ReasonCode::NextStep, ['project' => $task->project, 'task' => $name])
+                    : new Reason(ReasonCode::AfterTask, ['task' => $name]);
             }
         }
         if ($earlier !== null) {
             $from = max($from, $earlier->time->end);
             $first = new Reason(ReasonCode::Continues);
         }
-        foreach ($this->problem->previous as $old) {
-            if ($old->task === $block->task && $old->time->equals($block->time)) {
-                $first = new Reason(ReasonCode::Kept);
-            }
-        }
+        $kept = isset($this->previous[self::key($block)]);
+        $day = $this->problem->zone->dayOf($block->time->start)->number;
+        $habit = $this->habits[$task->id] ?? null;
+        $first = match (true) {
+            $kept && $block->time->start < $this->problem->frozenUntil => new Reason(ReasonCode::Frozen),
+            $task->pick === $day => new Reason(ReasonCode::Picked, ['day' => $day]),
+            $kept => new Reason(ReasonCode::Kept),
+            $habit !== null => new Reason(ReasonCode::Habit, ['habit' => $habit->habit]),
+            default => $first,
+        };
 
-        return [$first, ...$this->obstacles($task, $from, $block, $index)];
+        return [$first, $from];
     }
 
     /** @return list<Reason> what lies between the moment it could have begun and its start, the nearest first */
@@ -86,30 +123,63 @@ final readonly class Reasons
             $found[] = new Reason(ReasonCode::BehindTask, ['task' => $this->plan->blocks[$i]->task]);
         }
         $open = $this->problem->hours[$task->hours]->between($from, $block->time->start);
-        $busy = $open->intersection($this->problem->busy)->intervals;
-        if ($busy !== [] && count($found) < self::NAMED) {
-            $last = end($busy);
-            $found[] = new Reason(ReasonCode::BehindBusy, ['start' => $last->start, 'end' => $last->end]);
+        foreach ([
+            [ReasonCode::BehindBusy, $this->problem->busy],
+            [ReasonCode::BehindBreak, $this->free->breaks],
+            [ReasonCode::BehindDeepTime, $task->demand === Demand::Light ? $this->problem->deepOnly : null],
+        ] as [$code, $times]) {
+            $there = $times === null ? [] : $open->intersection($times)->intervals;
+            if ($there !== [] && count($found) < self::NAMED) {
+                $last = end($there);
+                $found[] = new Reason($code, ['start' => $last->start, 'end' => $last->end]);
+            }
         }
-        $day = $this->fullDay($task, $open);
-        if ($day !== null) {
-            array_unshift($found, new Reason(ReasonCode::DayFull, ['day' => $day]));
+        $gap = $this->firstGap($task, $open, $block);
+        if ($gap !== null) {
+            $outside = $task->part !== null && ! DayPart::during($this->problem, $task->part)->contains($gap->start);
+            array_unshift($found, $outside
+                ? new Reason(ReasonCode::PartOfDay, ['part' => (string) $task->part])
+                : new Reason(ReasonCode::DayFull, ['day' => $this->problem->zone->dayOf($gap->start)->number]));
         }
 
         return array_values(array_unique($found, SORT_REGULAR));
     }
 
-    /** The first day that had a gap for the task's least block, which only a limit can have kept free. */
-    private function fullDay(Task $task, IntervalSet $open): ?int
+    /** The first gap that has room for the task's least block, which only a limit or a wish can have kept free. */
+    private function firstGap(Task $task, IntervalSet $open, Block $block): ?Interval
     {
-        $taken = IntervalSet::covering(...array_map(static fn (Block $block): Interval => $block->time, $this->plan->blocks));
         $least = min($task->minChunk, $task->minutes) + 2 * $this->problem->step;
-        foreach ($open->without($this->problem->busy)->without($taken)->intervals as $gap) {
+        $open = $open->without($this->problem->busy)->without($this->taken)->without($this->free->breaks);
+        if ($task->demand === Demand::Light && $this->problem->deepOnly !== null) {
+            $open = $open->without($this->problem->deepOnly);
+        }
+        foreach ($this->isBest($task, $block) ? [] : $open->intervals as $gap) {
             if ($gap->length() >= $least) {
-                return $this->problem->zone->dayOf($gap->start)->number;
+                return $gap;
             }
         }
 
         return null;
+    }
+
+    /** @return list<Reason> what is good or bad about its place */
+    private function merits(Task $task, Block $block): array
+    {
+        $merits = $this->isBest($task, $block) ? [new Reason(ReasonCode::BestHours)] : [];
+        if ($task->due !== null && ! isset($this->unfinished[$task->id])) {
+            $merits[] = new Reason($this->finish[$task->id] <= $task->due->at ? ReasonCode::InTime : ReasonCode::Late, ['due' => $task->due->at]);
+        }
+
+        return $merits;
+    }
+
+    private function isBest(Task $task, Block $block): bool
+    {
+        return $task->demand === Demand::Deep && $this->problem->bestHours !== null && $this->problem->bestHours->engulfs($block->time);
+    }
+
+    private static function key(Block $block): string
+    {
+        return "{$block->task}/{$block->time->start}/{$block->time->end}";
     }
 }

@@ -7,6 +7,9 @@ namespace Nekto\Core\Planning;
 /** Why work found no place. */
 enum UnplacedReason: string
 {
+    /** Somebody's answer must arrive first. */
+    case Waiting = 'waiting';
+
     /** A task it comes after is not completely placed. */
     case PredecessorUnplaced = 'predecessor_unplaced';
 
@@ -15,4 +18,7 @@ enum UnplacedReason: string
 
     /** There are free minutes, but no gap as long as its least block, or none under the day's limits. */
     case NoGapLongEnough = 'no_gap_long_enough';
+
+    /** A habit that found no further day of its week. */
+    case NoDayLeft = 'no_day_left';
 }

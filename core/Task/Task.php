@@ -14,6 +14,12 @@ final readonly class Task
      * @param  int  $minChunk  the least minutes of one block (less only if the task itself is shorter)
      * @param  int  $maxChunk  the most minutes of one block
      * @param  list<string>  $after  ids of the tasks that must be finished first
+     * @param  string|null  $part  the name of the part of the day it keeps to
+     * @param  string|null  $context  what it needs; small light tasks of one context may be gathered into a batch
+     * @param  string|null  $project  the project it is a step of
+     * @param  int|null  $pick  the number of the local day it was picked for
+     * @param  bool  $key  one of the few tasks that make that day a good one; comes first and early
+     * @param  bool  $waiting  for somebody's answer: it has no place until that arrives
      */
     public function __construct(
         public string $id,
@@ -26,6 +32,12 @@ final readonly class Task
         public int $maxChunk = 120,
         public array $after = [],
         public Demand $demand = Demand::Light,
+        public ?string $part = null,
+        public ?string $context = null,
+        public ?string $project = null,
+        public ?int $pick = null,
+        public bool $key = false,
+        public bool $waiting = false,
     ) {}
 
     /** What finishing at that moment costs: see bench/README.md. In twentieths of a minute, so that it is exact. */
@@ -34,5 +46,19 @@ final readonly class Task
         $late = $this->due === null ? 0 : max(0, $finish - $this->due->at) * $this->due->factor();
 
         return $this->importance->weight() * (20 * $late + $finish - $now);
+    }
+
+    /**
+     * The same task with another due date, other minutes, or after other tasks; null leaves what it has.
+     *
+     * @param  list<string>|null  $after
+     */
+    public function with(?DueDate $due = null, ?int $minutes = null, ?array $after = null): self
+    {
+        return new self(
+            $this->id, $minutes ?? $this->minutes, $this->importance, $this->hours, $due ?? $this->due, $this->notBefore,
+            $this->minChunk, $this->maxChunk, $after ?? $this->after, $this->demand, $this->part, $this->context, $this->project,
+            $this->pick, $this->key, $this->waiting,
+        );
     }
 }

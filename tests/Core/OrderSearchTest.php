@@ -6,15 +6,13 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Nekto\Core\Planning\Compiled;
-use Nekto\Core\Planning\Draft;
-use Nekto\Core\Planning\FreeTime;
-use Nekto\Core\Planning\OrderSearch;
 use Nekto\Core\Planning\PlanningProblem;
-use Nekto\Core\Planning\Timetable;
-use Nekto\Core\Planning\UrgencyOrder;
+use Nekto\Core\Planning\Search\Compiled;
+use Nekto\Core\Planning\Search\FreeTime;
+use Nekto\Core\Planning\Search\OrderSearch;
+use Nekto\Core\Planning\Search\Timetable;
+use Nekto\Core\Planning\Search\UrgencyOrder;
 use Nekto\Core\Task\Importance;
-use Nekto\Core\Task\Task;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;
 
@@ -22,26 +20,6 @@ use PHPUnit\Framework\TestCase;
 final class OrderSearchTest extends TestCase
 {
     use TestTrait;
-
-    #[Test]
-    public function a_bare_timetable_lays_every_order_as_a_draft_does(): void
-    {
-        $this->limitTo(120)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
-            $problem = RandomProblem::of($seed);
-            $free = new FreeTime($problem);
-            $compiled = new Compiled($problem, $free);
-            $draft = new Draft($problem, $free);
-            $table = new Timetable($compiled);
-            foreach ((new UrgencyOrder($problem))->order(1.0) as $task) {
-                $draft->place($task);
-                $table->place((int) array_search($task->id, $compiled->ids, true));
-            }
-            foreach ($compiled->ids as $i => $id) {
-                self::assertSame($draft->finishOf($id) ?? -1, $table->finish[$i], $id);
-            }
-            self::assertSame($draft->cost(), $table->cost);
-        });
-    }
 
     #[Test]
     public function a_clone_goes_its_own_way(): void
@@ -67,7 +45,7 @@ final class OrderSearchTest extends TestCase
         $exact = 0;
         for ($seed = 1; $seed <= 60; $seed++) {
             $compiled = self::compiled(self::ofFive($seed));
-            $found = self::cost($compiled, (new OrderSearch($compiled))->improve(self::start($compiled), 600));
+            $found = self::cost($compiled, (new OrderSearch($compiled))->best([self::start($compiled)], 600));
             $best = min(array_map(static fn (array $order): int => self::cost($compiled, $order), self::orders($compiled)));
             $exact += $found === $best ? 1 : 0;
 
@@ -84,12 +62,12 @@ final class OrderSearchTest extends TestCase
         $this->limitTo(40)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $compiled = self::compiled(RandomProblem::of($seed));
             $start = self::start($compiled);
-            $found = (new OrderSearch($compiled))->improve($start, 150);
+            $found = (new OrderSearch($compiled))->best([$start], 150);
 
             self::assertLessThanOrEqual(self::cost($compiled, $start), self::cost($compiled, $found));
             self::assertTrue(self::isSorted($compiled, $found));
             self::assertEqualsCanonicalizing(array_keys($compiled->ids), $found);
-            self::assertSame($found, (new OrderSearch($compiled))->improve($start, 150), 'the same again');
+            self::assertSame($found, (new OrderSearch($compiled))->best([$start], 150), 'the same again');
         });
     }
 
@@ -100,7 +78,7 @@ final class OrderSearchTest extends TestCase
             $compiled = self::compiled(RandomProblem::of($seed));
             $costs = [];
             foreach ([5, 20, 60, 200] as $moves) {
-                $costs[] = self::cost($compiled, (new OrderSearch($compiled))->improve(self::start($compiled), $moves));
+                $costs[] = self::cost($compiled, (new OrderSearch($compiled))->best([self::start($compiled)], $moves));
             }
             $sorted = $costs;
             rsort($sorted);
@@ -114,10 +92,10 @@ final class OrderSearchTest extends TestCase
     {
         $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 17:00')
             ->task('long', 120, Importance::High)->task('short', 30, Importance::High)->task('vital', 120, Importance::Vital)->task('low', 60, Importance::Low)->build();
-        $rule = new UrgencyOrder($problem);
+        $rule = new UrgencyOrder(self::compiled($problem));
 
-        foreach ([$rule->order(2.0), $rule->backward(0.1)] as $order) {
-            self::assertSame(['short', 'vital', 'long', 'low'], array_map(static fn (Task $task): string => $task->id, $order));
+        foreach ([$rule->byTardinessCost(2.0), $rule->fromTheEnd(0.1)] as $order) {
+            self::assertSame(['short', 'vital', 'long', 'low'], self::names($problem, $order));
         }
     }
 
@@ -127,18 +105,19 @@ final class OrderSearchTest extends TestCase
         $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 13:00')
             ->task('dated', 60, Importance::Low, due: 'Mon 11:00')->task('free', 60, Importance::High)->task('later', 60, Importance::Low)->build();
 
-        self::assertSame(['free', 'dated', 'later'], array_map(static fn (Task $task): string => $task->id, (new UrgencyOrder($problem))->backward(0.0)));
+        self::assertSame(['free', 'dated', 'later'], self::names($problem, (new UrgencyOrder(self::compiled($problem)))->fromTheEnd(0.0)));
     }
 
     #[Test]
-    public function both_rules_put_predecessors_first(): void
+    public function all_rules_put_predecessors_first(): void
     {
         $this->limitTo(40)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $problem = RandomProblem::of($seed);
             $compiled = self::compiled($problem);
-            $rule = new UrgencyOrder($problem);
-            foreach ([$rule->order(0.5), $rule->order(8.0), $rule->backward(0.0), $rule->backward(0.2)] as $order) {
-                self::assertTrue(self::isSorted($compiled, array_map(static fn (Task $task): int => (int) array_search($task->id, $compiled->ids, true), $order)));
+            $rule = new UrgencyOrder($compiled);
+            foreach ([$rule->byTardinessCost(0.5), $rule->byTardinessCost(8.0), $rule->fromTheEnd(0.0), $rule->fromTheEnd(0.2), $rule->byDueDate()] as $order) {
+                self::assertTrue(self::isSorted($compiled, $order));
+                self::assertEqualsCanonicalizing(array_keys($compiled->ids), $order);
             }
         });
     }
@@ -149,7 +128,7 @@ final class OrderSearchTest extends TestCase
         $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 11:00')->open('Mon 18:00', 'Mon 22:00', 'Evenings')
             ->task('read', 240, Importance::Vital, hours: 'Evenings')
             ->task('dated', 60, Importance::Low, due: 'Mon 11:00')->task('free', 60, Importance::High)->build();
-        $order = array_map(static fn (Task $task): string => $task->id, (new UrgencyOrder($problem))->backward(0.0));
+        $order = self::names($problem, (new UrgencyOrder(self::compiled($problem)))->fromTheEnd(0.0));
 
         self::assertLessThan(array_search('dated', $order, true), array_search('free', $order, true), 'the date can still wait an hour');
     }
@@ -159,23 +138,26 @@ final class OrderSearchTest extends TestCase
         return new Compiled($problem, new FreeTime($problem));
     }
 
+    /**
+     * @param  list<int>  $order
+     * @return list<string>
+     */
+    private static function names(PlanningProblem $problem, array $order): array
+    {
+        return array_map(static fn (int $task): string => $problem->tasks[$task]->id, $order);
+    }
+
     private static function ofFive(int $seed): PlanningProblem
     {
         $whole = RandomProblem::of($seed);
 
-        return new PlanningProblem(
-            $whole->zone, $whole->now, $whole->end, $whole->step, $whole->hours, $whole->busy, array_slice($whole->tasks, 0, 5), $whole->anchored,
-            [], $whole->dayLimit, $whole->deepLimit, $whole->hoursLimits,
-        );
+        return $whole->with(tasks: array_slice($whole->tasks, 0, 5), previous: []);
     }
 
     /** @return list<int> */
     private static function start(Compiled $compiled): array
     {
-        return array_map(
-            static fn (Task $task): int => (int) array_search($task->id, $compiled->ids, true),
-            (new UrgencyOrder($compiled->problem))->order(2.0),
-        );
+        return (new UrgencyOrder($compiled))->byTardinessCost(2.0);
     }
 
     /** @param  list<int>  $order */

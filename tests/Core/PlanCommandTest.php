@@ -58,7 +58,7 @@ final class PlanCommandTest extends TestCase
         $task = self::PROBLEM['tasks'][0];
 
         return [
-            [['format' => 'nekto-problem/9'], 'problem.format: is not "nekto-problem/1"'],
+            [['format' => 'nekto-problem/9'], 'problem.format: is neither "nekto-problem/1" nor "nekto-problem/2"'],
             [['zone' => 'Mars/Olympus'], 'problem.zone: Unknown time zone "Mars/Olympus".'],
             [['now' => '2026-02-30T08:00:00Z'], 'problem.now: "2026-02-30T08:00:00Z" is not an RFC 3339 time with offset on a whole minute'],
             [['step' => 7], 'step: must divide 60'],
@@ -81,7 +81,7 @@ final class PlanCommandTest extends TestCase
     #[Test]
     public function no_framework_is_loaded(): void
     {
-        exec('php -r '.escapeshellarg('require "core/autoload.php"; (new Nekto\Core\Planning\ProblemReader); echo implode("\n", get_included_files());'), $files);
+        exec('php -r '.escapeshellarg('require "core/autoload.php"; (new Nekto\Core\Planning\Format\ProblemReader); echo implode("\n", get_included_files());'), $files);
 
         self::assertSame([], array_filter($files, static fn (string $file): bool => str_contains($file, '/vendor/')));
     }

@@ -11,7 +11,6 @@ use Nekto\Core\Planning\Move;
 use Nekto\Core\Planning\MoveCause;
 use Nekto\Core\Planning\PlanDifference;
 use Nekto\Core\Planning\Planner;
-use Nekto\Core\Planning\PlanningProblem;
 use Nekto\Core\Planning\ReasonCode;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
@@ -28,7 +27,7 @@ final class RepairTest extends TestCase
         $this->limitTo(60)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $problem = RandomProblem::of($seed);
             $first = (new Planner(effort: 40))->plan($problem);
-            $again = self::with($problem, previous: array_values(array_filter($first->blocks, static fn (Block $block): bool => ! $block->anchored)));
+            $again = $problem->with(previous: array_values(array_filter($first->blocks, static fn (Block $block): bool => ! $block->anchored)));
             $second = (new Planner(effort: 40))->plan($again);
 
             self::assertSame([], array_values(array_filter(
@@ -108,7 +107,7 @@ final class RepairTest extends TestCase
             ->task('Too long', minutes: 300, importance: Importance::Vital)->task('Fits', minutes: 60, importance: Importance::Low);
 
         self::assertSame('Mon 09:00–10:00 Fits', $problem->lines()[0]);
-        self::assertSame(['Too long 180 no_gap_long_enough'], $problem->unplaced());
+        self::assertSame(['Too long 180 no_open_time'], $problem->unplaced());
     }
 
     #[Test]
@@ -140,14 +139,5 @@ final class RepairTest extends TestCase
     private static function causes(ProblemBuilder $problem): array
     {
         return array_map(static fn (Move $move): MoveCause => $move->cause, (new PlanDifference($problem->build(), $problem->plan()))->moves());
-    }
-
-    /** @param  list<Block>  $previous */
-    private static function with(PlanningProblem $problem, array $previous): PlanningProblem
-    {
-        return new PlanningProblem(
-            $problem->zone, $problem->now, $problem->end, $problem->step, $problem->hours, $problem->busy, $problem->tasks, $problem->anchored,
-            $previous, $problem->dayLimit, $problem->deepLimit, $problem->hoursLimits,
-        );
     }
 }

@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Nekto\Core\Planning;
+namespace Nekto\Core\Planning\Format;
+
+use Nekto\Core\Planning\InvalidProblem;
+use Nekto\Core\Time\InvalidTime;
+use Nekto\Core\Time\LocalDay;
 
 /** A decoded JSON object that knows its path, so that whatever is wrong with a value can be said with its place. */
 final readonly class Fields
@@ -20,10 +24,28 @@ final readonly class Fields
         return new self($value, $path);
     }
 
+    /** True if the key is there and not null. */
+    public function has(string $key): bool
+    {
+        return isset($this->values[$key]);
+    }
+
     /** @return list<string> */
     public function names(): array
     {
         return array_map(strval(...), array_keys($this->values));
+    }
+
+    /** An empty object where the key is missing. */
+    public function objectOrEmpty(string $key): self
+    {
+        return $this->has($key) ? $this->object($key) : new self([], "{$this->path}.{$key}");
+    }
+
+    /** @return list<self> none where the key is missing */
+    public function objectsOrNone(string $key): array
+    {
+        return $this->has($key) ? $this->objects($key) : [];
     }
 
     public function object(string $key): self
@@ -103,6 +125,31 @@ final readonly class Fields
         $offset = 60 * (int) ($part[7] ?? 0) + (int) ($part[8] ?? 0);
 
         return ($part[6] ?? '+') === '-' ? $minutes + $offset : $minutes - $offset;
+    }
+
+    public function stringOrNull(string $key): ?string
+    {
+        return $this->has($key) ? $this->string($key) : null;
+    }
+
+    /** A local date, such as "2026-03-12". */
+    public function date(string $key): LocalDay
+    {
+        try {
+            return LocalDay::fromString($this->string($key));
+        } catch (InvalidTime $error) {
+            throw $this->wrong($key, $error->getMessage());
+        }
+    }
+
+    /** @return list<LocalDay> */
+    public function dates(string $key): array
+    {
+        try {
+            return array_map(LocalDay::fromString(...), $this->strings($key));
+        } catch (InvalidTime $error) {
+            throw $this->wrong($key, $error->getMessage());
+        }
     }
 
     /** @return list<array{string, string}> */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nekto\Core\Planning;
+namespace Nekto\Core\Planning\Search;
 
 use Nekto\Core\Task\Task;
 

@@ -1,0 +1,405 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nekto\Core\Planning\Search;
+
+/**
+ * Plans again from a previous plan, calmly: every block that still may lie where it lay is kept, the rest is laid around
+ * them. Where a task then fares worse than in the previous plan, neighbours in time that stand in its way and could well
+ * wait give up their places, as long as that saves more than the moved minutes cost; whoever did so needlessly gets its
+ * place back. What the previous plan was content with is no reason to move anything: a task that does better than before
+ * counts as if it did as well as before.
+ */
+final class Repair
+{
+    /** Of the tasks that fare worse, room is looked for for so many. */
+    private const HELPED = 5;
+
+    /** So many tasks that lie one after another are loosened together. */
+    private const TOGETHER = 8;
+
+    /** Of the groups that might make room, so many are tried. */
+    private const TRIED_FIRST = 80;
+
+    /** The same where something was loosened before that did not pay by itself. */
+    private const TRIED = 14;
+
+    private const BEAM = 4;
+
+    private const DEPTH = 3;
+
+    /** Blocks that are stirred at once. */
+    private const STRETCH = 14;
+
+    /** Orders laid out to find a better one for what was stirred. */
+    private const STIR = 12;
+
+    /** A stirred plan that is worse by less than this share is worth taking back what moved needlessly. */
+    private const NEARLY = 0.02;
+
+    /** Kept for the order of what is loose in the end. */
+    private const RESERVE = 40;
+
+    /** How well a task can wait is judged by what this delay would cost, in minutes. */
+    private const DELAY = 5760;
+
+    /** @var array<int, list<array{int, int}>> by task: future blocks of the last plan */
+    private array $before = [];
+
+    /** @var array<int, int> by task: what it cost in the last plan, where that placed all of it */
+    private array $content = [];
+
+    /** With every block kept that may be. */
+    private Timetable $kept;
+
+    /** @var list<int> tasks that are not kept whole, by urgency */
+    private array $rest = [];
+
+    /** @var array<int, int> damage of each task that is kept whole */
+    private array $damage = [];
+
+    /** @var array<string, true> sets of loose tasks that were tried without gain */
+    private array $failed = [];
+
+    private int $left;
+
+    /**
+     * @param  Timetable  $base  with commitments
+     * @param  list<int>  $order  of the tasks to lay, by urgency, predecessors first
+     * @param  int  $price  of a moved minute, in twentieths of a minute of the objective
+     */
+    public function __construct(private readonly Compiled $of, Timetable $base, private readonly array $order, private readonly int $price, int $effort)
+    {
+        $this->left = $effort;
+        $this->readPrevious();
+        $this->kept = clone $base;
+        foreach ($order as $task) {
+            $this->keep($task);
+        }
+        foreach ($order as $task) {
+            if ($this->kept->keptMinutes($task) === $of->minutes[$task] && $of->odd[$task] === 0) {
+                $this->kept->settle($task);
+                $this->damage[$task] = $this->damageOf($task, $this->kept->last);
+            } else {
+                $this->rest[] = $task;
+            }
+        }
+    }
+
+    /** @return array{Timetable, list<int>} what stays, and the order in which the others are laid around it */
+    public function solve(): array
+    {
+        $loose = [];
+        $best = $this->lay($loose);
+        while ($this->left > 0 && ($found = $this->loosened($best)) !== null) {
+            $best = $found;
+        }
+        $best = $this->stirred($this->withoutNeedless($best));
+        $better = (new OrderSearch($this->of, $best->base))->best([$best->order], $this->left);
+        $ordered = $this->lay($best->loose, $better);
+        $best = $ordered->value < $best->value ? $ordered : $best;
+
+        return [$best->base, $best->order];
+    }
+
+    private function readPrevious(): void
+    {
+        $of = $this->of;
+        $placed = $finish = [];
+        foreach ([...$of->problem->previous, ...$of->problem->anchored] as $block) {
+            $task = $of->index[$block->task] ?? null;
+            if ($task === null) {
+                continue;
+            }
+            if (! $block->anchored && $block->time->start >= $of->problem->first) {
+                $this->before[$task][] = [$block->time->start, $block->time->end];
+            }
+            $placed[$task] = ($placed[$task] ?? 0) + $block->time->length();
+            $finish[$task] = max($finish[$task] ?? 0, $block->time->end);
+        }
+        foreach ($of->problem->tasks as $task => $known) {
+            if (($placed[$task] ?? 0) >= $known->minutes) {
+                $this->content[$task] = $of->cost($task, $finish[$task]);
+            }
+        }
+    }
+
+    private function keep(int $task): void
+    {
+        foreach ($this->before[$task] ?? [] as [$start, $end]) {
+            $rest = $this->of->minutes[$task] - $this->kept->keptMinutes($task) - ($end - $start);
+            if ($start >= $this->of->release[$task] && Keeping::allows($this->of, $this->kept, $task, $start, $end, $rest)) {
+                $this->kept->keep($task, $start, $end);
+            }
+        }
+    }
+
+    /**
+     * @param  array<int, true>  $loose  tasks that give up their places
+     * @param  list<int>|null  $order  of all that is laid; by urgency if null
+     * @param  Repaired|null  $from  a state in which fewer are loose, to go on from
+     */
+    private function lay(array $loose, ?array $order = null, ?Repaired $from = null): Repaired
+    {
+        do {
+            $this->left--;
+            $base = clone ($from === null ? $this->kept : $from->base);
+            foreach (array_keys($from === null ? $loose : array_diff_key($loose, $from->loose)) as $task) {
+                $base->giveBack($task);
+            }
+            $movable = array_fill_keys($this->rest, true) + $loose;
+            $order = $order !== null && count($order) === count($movable) ? $order
+                : array_values(array_filter($this->order, static fn (int $task): bool => isset($movable[$task])));
+            [$ends, $value, $tooEarly] = $this->fill(clone $base, $order);
+            $loose += $tooEarly === null ? [] : [$tooEarly => true];
+        } while ($tooEarly !== null);
+        foreach ($this->damage as $task => $damage) {
+            $value += isset($loose[$task]) ? 0 : $damage;
+        }
+
+        return new Repaired($loose, $order, $base, $ends, $value);
+    }
+
+    /**
+     * @param  list<int>  $order
+     * @return array{array<int, int>, int, int|null} when each is finished (−1 never), what they cost with what moved, and
+     *                                               a kept task that would begin before one of these ends
+     */
+    private function fill(Timetable $table, array $order): array
+    {
+        $ends = [];
+        $value = 0;
+        foreach ($order as $task) {
+            $table->place($task);
+            $ends[$task] = $table->last;
+            $value += $this->damageOf($task, $table->last) + $this->price * $this->moved($task, [...$table->keptOf($task), ...$table->laid]);
+            foreach ($this->of->followers[$task] as $next) {
+                $first = isset($ends[$next]) ? null : $table->firstKept($next);
+                if ($first !== null && ($table->last < 0 || $table->last > $first)) {
+                    return [$ends, $value, $next];
+                }
+            }
+        }
+
+        return [$ends, $value, null];
+    }
+
+    /**
+     * Minutes of the last plan at which a task no longer lies.
+     *
+     * @param  list<array{int, int}>  $now
+     */
+    private function moved(int $task, array $now): int
+    {
+        $moved = 0;
+        foreach ($this->before[$task] ?? [] as [$start, $end]) {
+            $moved += $end - $start;
+            foreach ($now as [$from, $until]) {
+                $moved -= max(0, min($end, $until) - max($start, $from));
+            }
+        }
+
+        return $moved;
+    }
+
+    /** What a task costs, and no less than in the last plan. */
+    private function damageOf(int $task, int $finish): int
+    {
+        return max($this->of->cost($task, $finish >= 0 ? $finish : $this->of->problem->end + $this->of->minutes[$task]), $this->content[$task] ?? 0);
+    }
+
+    /**
+     * The first way to loosen more that makes the whole better; null if none is found. Where one group is not enough,
+     * what it displaced is helped next, in the few most promising states (a beam search).
+     */
+    private function loosened(Repaired $best): ?Repaired
+    {
+        $beam = [$best];
+        $seen = [];
+        for ($depth = 0; $depth < self::DEPTH; $depth++) {
+            $next = [];
+            foreach ($beam as $state) {
+                foreach (array_slice($this->groups($state), 0, $depth === 0 ? self::TRIED_FIRST : self::TRIED) as $group) {
+                    $loose = $state->loose + array_fill_keys($group, true);
+                    ksort($loose);
+                    $name = implode(',', array_keys($loose));
+                    if (isset($seen[$name]) || isset($this->failed[$name])) {
+                        continue;
+                    }
+                    if ($this->left <= 0) {
+                        return null;
+                    }
+                    $seen[$name] = true;
+                    $found = $this->lay($loose, null, $state);
+                    if ($found->value < $best->value) {
+                        return $found;
+                    }
+                    $next[] = $found;
+                }
+            }
+            usort($next, static fn (Repaired $a, Repaired $b): int => $a->value <=> $b->value);
+            $beam = array_slice($next, 0, self::BEAM);
+        }
+        $this->failed += $seen;
+
+        return null;
+    }
+
+    /**
+     * Loosens all that lies in a stretch of time before something that fares worse, orders it anew, and takes back what
+     * moved needlessly (a large neighbourhood search; P. Shaw, "Using constraint programming and local search methods to
+     * solve vehicle routing problems", CP 1998).
+     */
+    private function stirred(Repaired $best): Repaired
+    {
+        do {
+            $improved = false;
+            foreach ($this->stretches($best) as $group) {
+                if ($this->left <= self::RESERVE) {
+                    return $best;
+                }
+                $state = $this->lay($best->loose + array_fill_keys($group, true), null, $best);
+                $order = (new OrderSearch($this->of, $state->base))->best([$state->order], self::STIR);
+                $this->left -= self::STIR;
+                $state = $this->lay($state->loose, $order, $state);
+                if ($state->value < $best->value + self::NEARLY * abs($best->value)) {
+                    $state = $this->withoutNeedless($state, $order);
+                }
+                if ($state->value < $best->value) {
+                    $best = $state;
+                    $improved = true;
+
+                    break;
+                }
+            }
+        } while ($improved);
+
+        return $best;
+    }
+
+    /** @return list<list<int>> */
+    private function stretches(Repaired $best): array
+    {
+        $times = [];
+        foreach (array_keys(array_diff_key($this->damage, $best->loose)) as $task) {
+            foreach ($best->base->keptOf($task) as [$start]) {
+                $times[$start] = $task;
+            }
+        }
+        ksort($times);
+        $last = 0;
+        foreach (array_keys($this->worse($best)) as $task) {
+            $last = max($last, $best->ends[$task] >= 0 ? $best->ends[$task] : $this->of->problem->end);
+        }
+        $row = array_values(array_filter($times, static fn (int $start): bool => $start < $last, ARRAY_FILTER_USE_KEY));
+        $stretches = [];
+        for ($i = 0; $i < count($row); $i += intdiv(self::STRETCH, 2)) {
+            $stretches[] = array_values(array_unique(array_slice($row, $i, self::STRETCH)));
+        }
+
+        return $stretches;
+    }
+
+    /** @return list<list<int>> tasks that lie one after another before something that fares worse ends, the easiest to move first */
+    private function groups(Repaired $best): array
+    {
+        $times = [];
+        foreach (array_keys(array_diff_key($this->damage, $best->loose)) as $task) {
+            foreach ($best->base->keptOf($task) as [$start]) {
+                $times[$start] = $task;
+            }
+        }
+        ksort($times);
+        $groups = [];
+        foreach ($this->worse($best) as $task => $worse) {
+            $lane = $this->of->lane[$task];
+            $end = $best->ends[$task] >= 0 ? $best->ends[$task] : $this->of->problem->end;
+            $row = [];
+            $size = max(1, $this->of->minutes[$task]);
+            foreach ($times as $start => $other) {
+                if ($start >= $end) {
+                    break;
+                }
+                if (! isset($this->of->lanes->with[$lane][$this->of->lane[$other]])) {
+                    continue;
+                }
+                $row = [...array_slice($row, 1 - self::TOGETHER), $other];
+                for ($i = 1; $i <= count($row); $i++) {
+                    $group = array_values(array_unique(array_slice($row, -$i)));
+                    [$effort, $minutes] = $this->effort($group, $best);
+                    // room enough: it could end about here; else as much of the loss remains as is missing
+                    $loss = $minutes >= $size ? max(0, $this->of->cost($task, $start + $size) - ($this->content[$task] ?? 0)) : 0;
+                    $gain = (int) (min(1.0, $minutes / $size) * $worse) - $loss - $effort;
+                    sort($group);
+                    $name = implode(',', $group);
+                    if ($gain > ($groups[$name][0] ?? -PHP_INT_MAX)) {
+                        $groups[$name] = [$gain, $group];
+                    }
+                    if ($minutes >= $size) {
+                        break;
+                    }
+                }
+            }
+        }
+        usort($groups, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return array_column($groups, 1);
+    }
+
+    /** @return array<int, int> by task: how much worse it fares than before, the worst first */
+    private function worse(Repaired $best): array
+    {
+        $worse = [];
+        foreach ($best->ends as $task => $end) {
+            $alone = $this->of->cost($task, max($this->of->release[$task], $this->of->problem->now) + $this->of->minutes[$task]);
+            $loss = $this->damageOf($task, $end) - max($this->content[$task] ?? 0, $alone);
+            if ($loss > 0) {
+                $worse[$task] = $loss;
+            }
+        }
+        arsort($worse);
+
+        return array_slice($worse, 0, self::HELPED, true);
+    }
+
+    /**
+     * What moving them would cost: their minutes, and a delay.
+     *
+     * @param  list<int>  $group
+     * @return array{int, int} and their minutes
+     */
+    private function effort(array $group, Repaired $best): array
+    {
+        $effort = $all = 0;
+        foreach ($group as $task) {
+            $minutes = $end = 0;
+            foreach ($best->base->keptOf($task) as [$start, $until]) {
+                $minutes += $until - $start;
+                $end = max($end, $until);
+            }
+            $all += $minutes;
+            $effort += $this->price * $minutes + max(0, $this->of->cost($task, $end + self::DELAY) - max($this->content[$task] ?? 0, $this->of->cost($task, $end)));
+        }
+
+        return [$effort, $all];
+    }
+
+    /**
+     * What was loosened early may have become needless by what was loosened later.
+     *
+     * @param  list<int>|null  $order  of what is loose; by urgency if null
+     */
+    private function withoutNeedless(Repaired $best, ?array $order = null): Repaired
+    {
+        foreach (array_keys($best->loose) as $task) {
+            $order = $order === null ? null : array_values(array_diff($best->order, [$task]));
+            $fewer = $this->lay(array_diff_key($best->loose, [$task => true]), $order);
+            if ($fewer->value <= $best->value) {
+                $best = $fewer;
+            }
+        }
+
+        return $best;
+    }
+}
