@@ -19,6 +19,14 @@ final readonly class DayLimit
         return $this->byDay[$day] ?? $this->minutes ?? PHP_INT_MAX;
     }
 
+    /** The same with so many more minutes on one day. */
+    public function raisedOn(int $day, int $minutes): self
+    {
+        $limit = $this->on($day);
+
+        return $limit === PHP_INT_MAX ? $this : new self($this->minutes, [$day => $limit + $minutes] + $this->byDay);
+    }
+
     public function isNone(): bool
     {
         return $this->minutes === null && $this->byDay === [];

@@ -13,7 +13,7 @@ use Nekto\Core\Time\LocalDay;
  */
 final class Commitments
 {
-    public readonly Timetable $table;
+    public Timetable $table;
 
     /** @var list<int> habits that found no day */
     public array $without = [];
@@ -68,17 +68,41 @@ final class Commitments
         foreach ($picks as $task) {
             $day = $this->of->problem->zone->day(new LocalDay((int) $tasks[$task]->pick));
             $this->keepOn($task, $day);
-            $this->table->lay($task, $day->start, $day->end);
+            $before = clone $this->table;
+            if (! $this->layWithPredecessors($task, $day)) {
+                $this->table = $before;
+            }
         }
     }
 
+    /** Lays a task on a day, and before that what must be finished first. */
+    private function layWithPredecessors(int $task, Interval $day): bool
+    {
+        foreach ($this->of->after[$task] as $before) {
+            if ($day->end <= $this->of->problem->now || ! $this->layWithPredecessors($before, new Interval($this->of->problem->now, $day->end))) {
+                return false;
+            }
+        }
+
+        return $this->table->lay($task, $day->start, $day->end);
+    }
+
+    /** First those that may stay where the last plan has them, so that no other takes their day. */
     private function layHabits(): void
     {
-        $used = [];
+        $used = $open = [];
         foreach ($this->habits as $id => $time) {
+            $day = $this->keptDay($this->of->index[$id], $time, $used[$time->habit] ?? []);
+            if ($day === null) {
+                $open[$id] = $time;
+            } else {
+                $used[$time->habit][$day] = true;
+            }
+        }
+        foreach ($open as $id => $time) {
             $task = $this->of->index[$id];
             $days = array_values(array_filter($time->days, static fn (int $day): bool => ! isset($used[$time->habit][$day])));
-            $day = $this->keptDay($task, $days) ?? $this->firstDay($task, $time->sorted($days));
+            $day = $this->firstDay($task, $time->sorted($days));
             if ($day === null) {
                 $this->without[] = $task;
             } else {
@@ -88,20 +112,18 @@ final class Commitments
     }
 
     /**
-     * Where the last plan has a habit, if it may stay there.
+     * The day on which a habit may stay as the last plan has it; null if there is none.
      *
-     * @param  list<int>  $days
+     * @param  array<int, true>  $used
      */
-    private function keptDay(int $task, array $days): ?int
+    private function keptDay(int $task, HabitTime $time, array $used): ?int
     {
-        foreach ($days as $day) {
+        foreach (array_filter($time->days, static fn (int $day): bool => ! isset($used[$day])) as $day) {
             $this->keepOn($task, $this->of->problem->zone->day(new LocalDay($day)));
-            if ($this->table->keptMinutes($task) >= $this->of->minutes[$task]) {
-                return $day;
-            }
         }
+        $start = $this->table->firstKept($task);
 
-        return null;
+        return $start === null ? null : $this->of->problem->zone->dayOf($start)->number;
     }
 
     /** @param  list<int>  $days */

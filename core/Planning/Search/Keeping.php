@@ -16,15 +16,28 @@ final class Keeping
     public static function allows(Compiled $of, Timetable $table, int $task, int $start, int $end, int $rest): bool
     {
         $length = $end - $start;
-        if ($of->barred[$task] || $length < $of->least[$task] || $length > $of->most[$task] || ($rest !== 0 && $rest < $of->least[$task])) {
+        if ($of->barred[$task] || $length < $of->least[$task] || ($rest !== 0 && $rest < $of->least[$task])) {
             return false;
         }
-        foreach ([...$of->apart[$task], ...$table->keptOf($task)] as [$otherStart, $otherEnd]) {
-            if ($start <= $otherEnd && $otherStart <= $end) {
-                return false;
+
+        return self::run([...$of->apart[$task], ...$table->keptOf($task)], $start, $end) <= $of->most[$task] && $table->accepts($task, $start, $end);
+    }
+
+    /**
+     * Minutes of a block together with what touches it.
+     *
+     * @param  list<array{int, int}>  $others
+     */
+    private static function run(array $others, int $start, int $end): int
+    {
+        sort($others);
+        foreach ([...$others, ...array_reverse($others)] as [$from, $until]) {
+            if ($from <= $end && $until >= $start) {
+                $start = min($start, $from);
+                $end = max($end, $until);
             }
         }
 
-        return $table->accepts($task, $start, $end);
+        return $end - $start;
     }
 }

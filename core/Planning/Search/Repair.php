@@ -53,6 +53,9 @@ final class Repair
     /** With every block kept that may be. */
     private Timetable $kept;
 
+    /** @var array<int, true> tasks that were promised their places */
+    private array $fixed = [];
+
     /** @var list<int> tasks that are not kept whole, by urgency */
     private array $rest = [];
 
@@ -75,6 +78,9 @@ final class Repair
         $this->readPrevious();
         $this->kept = clone $base;
         foreach ($order as $task) {
+            if ($base->keptMinutes($task) > 0) {
+                $this->fixed[$task] = true;
+            }
             $this->keep($task);
         }
         foreach ($order as $task) {
@@ -129,10 +135,22 @@ final class Repair
     {
         foreach ($this->before[$task] ?? [] as [$start, $end]) {
             $rest = $this->of->minutes[$task] - $this->kept->keptMinutes($task) - ($end - $start);
-            if ($start >= $this->of->release[$task] && Keeping::allows($this->of, $this->kept, $task, $start, $end, $rest)) {
+            if ($start >= $this->of->release[$task] && $this->isAfterKept($task, $start) && Keeping::allows($this->of, $this->kept, $task, $start, $end, $rest)) {
                 $this->kept->keep($task, $start, $end);
             }
         }
+    }
+
+    /** True if nothing that comes before a task stays beyond that moment. */
+    private function isAfterKept(int $task, int $start): bool
+    {
+        foreach ($this->of->after[$task] as $before) {
+            if ($this->kept->endOfKept($before) > $start) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**
@@ -282,7 +300,7 @@ final class Repair
     private function stretches(Repaired $best): array
     {
         $times = [];
-        foreach (array_keys(array_diff_key($this->damage, $best->loose)) as $task) {
+        foreach (array_keys(array_diff_key($this->damage, $best->loose, $this->fixed)) as $task) {
             foreach ($best->base->keptOf($task) as [$start]) {
                 $times[$start] = $task;
             }
@@ -305,7 +323,7 @@ final class Repair
     private function groups(Repaired $best): array
     {
         $times = [];
-        foreach (array_keys(array_diff_key($this->damage, $best->loose)) as $task) {
+        foreach (array_keys(array_diff_key($this->damage, $best->loose, $this->fixed)) as $task) {
             foreach ($best->base->keptOf($task) as [$start]) {
                 $times[$start] = $task;
             }

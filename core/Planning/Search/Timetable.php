@@ -332,17 +332,16 @@ final class Timetable
                 }
             }
             do {
-                if ($at !== $last) {
-                    $run = 0;
-                } elseif ($most - $run < $least) {
+                $before = $at === $last ? $run : 0;
+                if ($most - $before < $least) {
                     $at += $step; // a pause: touching blocks count as one
-                    $run = 0;
+                    $before = 0;
                 }
                 $room = $end - $at;
                 if ($limited && $free < $room) {
                     $room = $free;
                 }
-                $room = $most - $run < $room ? $most - $run : $room;
+                $room = $most - $before < $room ? $most - $before : $room;
                 if ($room >= $left) {
                     $take = $left >= $least ? $left : 0;
                 } elseif ($of->easy[$task]) {
@@ -357,7 +356,7 @@ final class Timetable
                 $last = $at + $take;
                 $found[] = [$i, $at, $last];
                 $left -= $take;
-                $run += $take;
+                $run = $before + $take;
                 $free -= $take;
                 $at = $last;
             } while ($left > 0);
@@ -387,7 +386,8 @@ final class Timetable
         return $low;
     }
 
-    private function endOfKept(int $task): int
+    /** When the last fixed or kept block of a task ends; 0 if it has none. */
+    public function endOfKept(int $task): int
     {
         return max(0, $this->of->anchoredEnd[$task], ...array_column($this->kept[$task] ?? [], 1));
     }

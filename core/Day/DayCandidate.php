@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nekto\Core\Day;
+
+/** A task that could be picked for a day. */
+final readonly class DayCandidate
+{
+    /**
+     * @param  int  $minutes  that it would take on that day
+     * @param  int  $pull  0 to 100
+     * @param  bool  $picked  already; it stays if it fits at all
+     * @param  int|null  $waitsUntil  the moment it can wait until without being late; null = no date hurries it
+     */
+    public function __construct(
+        public string $id,
+        public int $minutes,
+        public int $pull,
+        public bool $deep = false,
+        public bool $picked = false,
+        public ?int $waitsUntil = null,
+    ) {}
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nekto\Core\Outlook;
+
+/** What must be done by one due date in one set of hours, against the open time until then. */
+final readonly class DuePoint
+{
+    /**
+     * @param  int  $demand  minutes of all work due by then
+     * @param  int  $supply  minutes that can be planned until then, under the limits of each day
+     * @param  list<string>  $tasks  those due by then
+     */
+    public function __construct(public string $hours, public int $due, public int $demand, public int $supply, public array $tasks) {}
+
+    /** Minutes that do not fit; 0 if all fits. */
+    public function missing(): int
+    {
+        return max(0, $this->demand - $this->supply);
+    }
+}
