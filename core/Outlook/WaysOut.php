@@ -29,6 +29,9 @@ final readonly class WaysOut
 
     private const EXTRA_STEP = 15;
 
+    /** Nobody is asked to begin before six. */
+    private const EARLIEST = 360;
+
     private Outcome $now;
 
     /** The first due date that is missed; the horizon if only work without a date has no place. */
@@ -128,11 +131,13 @@ final readonly class WaysOut
         $best = null;
         $least = intdiv(self::MOST_EXTRA, self::EXTRA_STEP);
         foreach ($this->daysToExtend() as [$hours, $day]) {
-            $found = $this->smallest($least, fn (int $quarters): ?Outcome => $this->withExtra($hours, $day, $quarters));
-            if ($found !== null) {
-                [$quarters, $then] = $found;
-                $least = $quarters - 1;
-                $best = new WayOut(WayOutKind::ExtraHours, null, $quarters * self::EXTRA_STEP, $then, $this->extra($hours, $day, $quarters), $hours);
+            foreach ([false, true] as $early) {
+                $found = $this->smallest($least, fn (int $quarters): ?Outcome => $this->withExtra($hours, $day, $quarters, $early));
+                if ($found !== null) {
+                    [$quarters, $then] = $found;
+                    $least = $quarters - 1;
+                    $best = new WayOut(WayOutKind::ExtraHours, null, $quarters * self::EXTRA_STEP, $then, $this->extra($hours, $day, $quarters, $early), $hours);
+                }
             }
         }
 
@@ -238,9 +243,9 @@ final readonly class WaysOut
         return array_slice(array_values($days), 0, self::TRIED);
     }
 
-    private function withExtra(string $hours, LocalDay $day, int $quarters): ?Outcome
+    private function withExtra(string $hours, LocalDay $day, int $quarters, bool $early): ?Outcome
     {
-        $extra = $this->extra($hours, $day, $quarters);
+        $extra = $this->extra($hours, $day, $quarters, $early);
         if ($extra === null) {
             return null;
         }
@@ -259,17 +264,18 @@ final readonly class WaysOut
         ));
     }
 
-    /** The minutes after the last open one of a day, before midnight; null if there are not so many. */
-    private function extra(string $hours, LocalDay $day, int $quarters): ?Interval
+    /** Minutes after the last open one of a day, or before the first; null if there are not so many. */
+    private function extra(string $hours, LocalDay $day, int $quarters, bool $early): ?Interval
     {
         $whole = $this->problem->zone->day($day);
         $open = $this->problem->hours[$hours]->between($whole->start, $whole->end)->intervals;
         if ($open === []) {
             return null;
         }
-        $start = end($open)->end;
-        $end = $start + $quarters * self::EXTRA_STEP;
+        $minutes = $quarters * self::EXTRA_STEP;
+        $start = $early ? $open[0]->start - $minutes : end($open)->end;
+        $earliest = max($this->problem->first, $this->problem->zone->at($day, self::EARLIEST));
 
-        return $end <= $whole->end ? new Interval($start, $end) : null;
+        return $start >= $earliest && $start + $minutes <= $whole->end ? new Interval($start, $start + $minutes) : null;
     }
 }

@@ -120,7 +120,7 @@ final readonly class Reasons
     {
         $found = [];
         for ($i = $index - 1; $i >= 0 && count($found) < self::NAMED && $this->plan->blocks[$i]->time->end > $from; $i--) {
-            $found[] = new Reason(ReasonCode::BehindTask, ['task' => $this->plan->blocks[$i]->task]);
+            $found[] = [$this->plan->blocks[$i]->time->end, new Reason(ReasonCode::BehindTask, ['task' => $this->plan->blocks[$i]->task])];
         }
         $open = $this->problem->hours[$task->hours]->between($from, $block->time->start);
         foreach ([
@@ -129,11 +129,13 @@ final readonly class Reasons
             [ReasonCode::BehindDeepTime, $task->demand === Demand::Light ? $this->problem->deepOnly : null],
         ] as [$code, $times]) {
             $there = $times === null ? [] : $open->intersection($times)->intervals;
-            if ($there !== [] && count($found) < self::NAMED) {
+            if ($there !== []) {
                 $last = end($there);
-                $found[] = new Reason($code, ['start' => $last->start, 'end' => $last->end]);
+                $found[] = [$last->end, new Reason($code, ['start' => $last->start, 'end' => $last->end])];
             }
         }
+        usort($found, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+        $found = array_slice(array_column($found, 1), 0, self::NAMED);
         $gap = $this->firstGap($task, $open, $block);
         if ($gap !== null) {
             $outside = $task->part !== null && ! DayPart::during($this->problem, $task->part)->contains($gap->start);

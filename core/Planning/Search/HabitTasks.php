@@ -30,7 +30,8 @@ final readonly class HabitTasks
         $last = $problem->zone->dayOf($problem->end - 1)->number;
         foreach ($problem->habits as $habit) {
             for ($monday = $today - (new LocalDay($today))->weekday() + 1; $monday <= $last; $monday += 7) {
-                foreach (self::inWeek($habit, $monday, max($monday, $today), min($monday + 6, $last)) as $id => $time) {
+                $days = self::openDays($problem, $habit, max($monday, $today), min($monday + 6, $last));
+                foreach (self::inWeek($habit, $monday, $days) as $id => $time) {
                     $times[$id] = $time;
                     $tasks[] = self::task($problem, $habit, $id, $time);
                 }
@@ -40,18 +41,29 @@ final readonly class HabitTasks
         $this->problem = $tasks === [] ? $problem : $problem->with(tasks: [...$problem->tasks, ...$tasks], habits: []);
     }
 
-    /** @return array<string, HabitTime> by task id */
-    private static function inWeek(Habit $habit, int $monday, int $first, int $last): array
+    /** @return list<int> days on which its hours have any time */
+    private static function openDays(PlanningProblem $problem, Habit $habit, int $first, int $last): array
+    {
+        return array_values(array_filter(range($first, $last), static function (int $number) use ($problem, $habit): bool {
+            $day = $problem->zone->day(new LocalDay($number));
+
+            return ! $problem->hours[$habit->hours]->between($day->start, $day->end)->isEmpty();
+        }));
+    }
+
+    /**
+     * @param  list<int>  $days
+     * @return array<string, HabitTime> by task id
+     */
+    private static function inWeek(Habit $habit, int $monday, array $days): array
     {
         $done = array_filter($habit->done, static fn (int $day): bool => $day >= $monday && $day < $monday + 7);
-        if (in_array($first, $done, true)) {
-            $first++; // once a day is enough
-        }
-        $left = min($habit->times - count($done), $last - $first + 1);
+        $days = array_values(array_diff($days, $done)); // once a day is enough
+        $left = $days === [] ? 0 : min($habit->times - count($done), count($days));
         $week = (new LocalDay($monday))->asString();
         $times = [];
         for ($i = 0; $i < $left; $i++) {
-            $times["{$habit->id}#{$week}#".(count($done) + $i + 1)] = new HabitTime($habit->id, range($first, $last), $i, $left);
+            $times["{$habit->id}#{$week}#".(count($done) + $i + 1)] = new HabitTime($habit->id, $days, $i, $left);
         }
 
         return $times;
