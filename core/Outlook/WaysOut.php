@@ -132,7 +132,7 @@ final readonly class WaysOut
         $least = intdiv(self::MOST_EXTRA, self::EXTRA_STEP);
         foreach ($this->daysToExtend() as [$hours, $day]) {
             foreach ([false, true] as $early) {
-                $found = $this->smallest($least, fn (int $quarters): ?Outcome => $this->withExtra($hours, $day, $quarters, $early));
+                $found = $this->smallest(min($least, $this->roomFor($hours, $day, $early)), fn (int $quarters): Outcome => $this->withExtra($hours, $day, $quarters, $early));
                 if ($found !== null) {
                     [$quarters, $then] = $found;
                     $least = $quarters - 1;
@@ -147,20 +147,19 @@ final readonly class WaysOut
     /**
      * The smallest number from 1 on that is enough, by halving; more is taken to help no less.
      *
-     * @param  \Closure(int): ?Outcome  $try
+     * @param  \Closure(int): Outcome  $try
      * @return array{int, Outcome}|null
      */
     private function smallest(int $most, \Closure $try): ?array
     {
-        $then = $most < 1 ? null : $try($most);
-        if ($then === null || ! $this->isEnough($then)) {
+        if ($most < 1 || ! $this->isEnough($then = $try($most))) {
             return null;
         }
         $low = 1;
         while ($low < $most) {
             $middle = intdiv($low + $most, 2);
             $found = $try($middle);
-            if ($found !== null && $this->isEnough($found)) {
+            if ($this->isEnough($found)) {
                 [$most, $then] = [$middle, $found];
             } else {
                 $low = $middle + 1;
@@ -243,12 +242,9 @@ final readonly class WaysOut
         return array_slice(array_values($days), 0, self::TRIED);
     }
 
-    private function withExtra(string $hours, LocalDay $day, int $quarters, bool $early): ?Outcome
+    private function withExtra(string $hours, LocalDay $day, int $quarters, bool $early): Outcome
     {
         $extra = $this->extra($hours, $day, $quarters, $early);
-        if ($extra === null) {
-            return null;
-        }
         $open = $this->problem->hours;
         $open[$hours] = $open[$hours]->union(IntervalSet::covering($extra));
         $limits = $this->problem->hoursLimits;
@@ -264,18 +260,33 @@ final readonly class WaysOut
         ));
     }
 
-    /** Minutes after the last open one of a day, or before the first; null if there are not so many. */
-    private function extra(string $hours, LocalDay $day, int $quarters, bool $early): ?Interval
+    /** Minutes after the last open one of a day, or before the first. */
+    private function extra(string $hours, LocalDay $day, int $quarters, bool $early): Interval
+    {
+        $open = $this->openOn($hours, $day);
+        $minutes = $quarters * self::EXTRA_STEP;
+        $start = $early ? $open[0]->start - $minutes : end($open)->end;
+
+        return new Interval($start, $start + $minutes);
+    }
+
+    /** So many quarters of an hour could be added. */
+    private function roomFor(string $hours, LocalDay $day, bool $early): int
+    {
+        $open = $this->openOn($hours, $day);
+        $minutes = $early
+            ? $open[0]->start - max($this->problem->first, $this->problem->zone->at($day, self::EARLIEST))
+            : $this->problem->zone->day($day)->end - end($open)->end;
+
+        return intdiv(max(0, $minutes), self::EXTRA_STEP);
+    }
+
+    /** @return non-empty-list<Interval> */
+    private function openOn(string $hours, LocalDay $day): array
     {
         $whole = $this->problem->zone->day($day);
         $open = $this->problem->hours[$hours]->between($whole->start, $whole->end)->intervals;
-        if ($open === []) {
-            return null;
-        }
-        $minutes = $quarters * self::EXTRA_STEP;
-        $start = $early ? $open[0]->start - $minutes : end($open)->end;
-        $earliest = max($this->problem->first, $this->problem->zone->at($day, self::EARLIEST));
 
-        return $start >= $earliest && $start + $minutes <= $whole->end ? new Interval($start, $start + $minutes) : null;
+        return $open === [] ? [$whole] : $open;
     }
 }
