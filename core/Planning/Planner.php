@@ -12,7 +12,6 @@ use Nekto\Core\Planning\Search\HabitTasks;
 use Nekto\Core\Planning\Search\Laying;
 use Nekto\Core\Planning\Search\OrderSearch;
 use Nekto\Core\Planning\Search\Repair;
-use Nekto\Core\Planning\Search\Sequence;
 use Nekto\Core\Planning\Search\Timetable;
 use Nekto\Core\Planning\Search\UrgencyOrder;
 use Nekto\Core\Time\Interval;
@@ -37,13 +36,13 @@ final readonly class Planner
     private const STARTS = 6;
 
     /** The rules take quadratic time, so a problem of more tasks than this gets fewer of them. */
-    private const MANY = 700;
+    private const MANY = 300;
 
-    /** A repair has fewer choices. */
-    private const REPAIR = 3;
+    /** A repair has fewer choices: it takes this share of the effort. */
+    private const REPAIR = 0.8;
 
     /** What is quick enough for someone who waits for an answer. */
-    public const EFFORT = 1600;
+    public const EFFORT = 1200;
 
     /** @param  int  $effort  orders that may be laid out while improving; 0 takes the best of the orders to begin with */
     public function __construct(private int $effort = self::EFFORT) {}
@@ -77,7 +76,7 @@ final readonly class Planner
         $problem = $compiled->problem;
         $calm = null;
         if ($problem->hasPrevious()) {
-            $calm = (new Repair($compiled, $base, $orders[0], $problem->tempo->price(), intdiv($this->effort, self::REPAIR)))->solve();
+            $calm = (new Repair($compiled, $base, $orders[0], $problem->tempo->price(), (int) ($this->effort * self::REPAIR)))->solve();
             if ($problem->tempo !== Tempo::Eager) {
                 return $calm;
             }
@@ -123,6 +122,11 @@ final readonly class Planner
     /** @param  list<int>  $order */
     private static function cost(Compiled $compiled, Timetable $base, array $order): int
     {
-        return (new Sequence($compiled, clone $base, $order))->cost();
+        $table = clone $base;
+        foreach ($order as $task) {
+            $table->place($task);
+        }
+
+        return $table->cost;
     }
 }

@@ -30,7 +30,8 @@ final readonly class Reasons
     /** @var array<string, true> tasks without a place for all of their minutes */
     private array $unfinished;
 
-    private IntervalSet $taken;
+    /** @var array<array<string, IntervalSet>> time that is left over, by set of hours and demand */
+    private array $gaps;
 
     /** @param  array<string, HabitTime>  $habits  by task id */
     public function __construct(private PlanningProblem $problem, private Plan $plan, private FreeTime $free, private array $habits = [])
@@ -52,7 +53,14 @@ final readonly class Reasons
         $this->finish = $finish;
         $this->previous = $previous;
         $this->unfinished = $unfinished;
-        $this->taken = IntervalSet::covering(...array_map(static fn (Block $block): Interval => $block->time, $plan->blocks));
+        $taken = IntervalSet::covering(...array_map(static fn (Block $block): Interval => $block->time, $plan->blocks))
+            ->union($problem->busy)->union($free->breaks);
+        $gaps = [];
+        foreach ($problem->hours as $name => $hours) {
+            $left = $hours->between($problem->first, $problem->end)->without($taken);
+            $gaps[$name] = [Demand::Deep->value => $left, Demand::Light->value => $problem->deepOnly === null ? $left : $left->without($problem->deepOnly)];
+        }
+        $this->gaps = $gaps;
     }
 
     /** @return list<list<Reason>> one list a block of the plan, in its order */
@@ -136,7 +144,7 @@ final readonly class Reasons
         }
         usort($found, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
         $found = array_slice(array_column($found, 1), 0, self::NAMED);
-        $gap = $this->firstGap($task, $open, $block);
+        $gap = $this->firstGap($task, $from, $block);
         if ($gap !== null) {
             $outside = $task->part !== null && ! DayPart::during($this->problem, $task->part)->contains($gap->start);
             array_unshift($found, $outside
@@ -148,14 +156,13 @@ final readonly class Reasons
     }
 
     /** The first gap that has room for the task's least block, which only a limit or a wish can have kept free. */
-    private function firstGap(Task $task, IntervalSet $open, Block $block): ?Interval
+    private function firstGap(Task $task, int $from, Block $block): ?Interval
     {
-        $least = min($task->minChunk, $task->minutes) + 2 * $this->problem->step;
-        $open = $open->without($this->problem->busy)->without($this->taken)->without($this->free->breaks);
-        if ($task->demand === Demand::Light && $this->problem->deepOnly !== null) {
-            $open = $open->without($this->problem->deepOnly);
+        if ($this->isBest($task, $block)) {
+            return null;
         }
-        foreach ($this->isBest($task, $block) ? [] : $open->intervals as $gap) {
+        $least = min($task->minChunk, $task->minutes) + 2 * $this->problem->step;
+        foreach ($this->gaps[$task->hours][$task->demand->value]->between($from, $block->time->start)->intervals as $gap) {
             if ($gap->length() >= $least) {
                 return $gap;
             }

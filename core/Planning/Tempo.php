@@ -20,7 +20,7 @@ enum Tempo: string
     public function price(): int
     {
         return match ($this) {
-            self::Calm => 280,
+            self::Calm => 148,
             self::Even => 80,
             self::Eager => 0,
         };

@@ -98,7 +98,22 @@ final readonly class IntervalSet
     /** The minutes of this set from $start until $end; none if $end is not after $start. */
     public function between(int $start, int $end): self
     {
-        return $end > $start ? $this->intersection(new self([new Interval($start, $end)])) : self::empty();
+        if ($end <= $start) {
+            return self::empty();
+        }
+        $low = 0;
+        $high = count($this->intervals);
+        while ($low < $high) {
+            $middle = ($low + $high) >> 1;
+            $this->intervals[$middle]->end <= $start ? $low = $middle + 1 : $high = $middle;
+        }
+        $parts = [];
+        for (; isset($this->intervals[$low]) && $this->intervals[$low]->start < $end; $low++) {
+            $interval = $this->intervals[$low];
+            $parts[] = $interval->start >= $start && $interval->end <= $end ? $interval : new Interval(max($start, $interval->start), min($end, $interval->end));
+        }
+
+        return new self($parts);
     }
 
     /** How many minutes of this set lie from $start until $end. O(n). */

@@ -48,6 +48,9 @@ final readonly class Compiled
     /** @var list<bool> */
     public array $deep;
 
+    /** @var list<bool> true if some limit of a day holds for it */
+    public array $limited;
+
     /** @var list<bool> true if it has no place until somebody answers */
     public array $barred;
 
@@ -141,6 +144,7 @@ final readonly class Compiled
         $this->chunks = $allChunks;
         $this->deep = $deep;
         $this->barred = $barred;
+        $this->limited = array_map(fn (bool $isDeep): bool => $this->lanes->dayLimited || $this->lanes->setLimited || ($isDeep && $this->lanes->deepLimited), $deep);
         $this->release = $release;
         $this->after = $after;
         $this->followers = $followers;

@@ -12,7 +12,7 @@ namespace Nekto\Core\Planning\Search;
 final class MoveEstimate
 {
     /** The most places that a move may go. */
-    private const RANGE = 50;
+    private const RANGE = 30;
 
     /** @var list<int> */
     public array $order = [];

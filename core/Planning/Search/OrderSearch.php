@@ -16,13 +16,16 @@ namespace Nekto\Core\Planning\Search;
 final class OrderSearch
 {
     /** Where the most promising move of a task fails, so many of its next are tried. */
-    private const SECOND_THOUGHTS = 2;
+    private const SECOND_THOUGHTS = 1;
 
     /** So many places after its last change a single move must be ahead, or it is given up. */
     private const PATIENCE = 8;
 
     /** As many estimates as this for each task take as long as laying out an order. */
     private const ESTIMATE = 7.5;
+
+    /** With more than this to spend, another start is gone on with: chance has favourites. */
+    private const RUN = 4000;
 
     private const SWEEPS = 12;
 
@@ -64,19 +67,43 @@ final class OrderSearch
     public function best(array $starts, int $moves): array
     {
         $this->left = (float) $moves;
-        $best = null;
+        $found = [];
         foreach ($starts as $start) {
             $this->now = new Sequence($this->of, $this->base, $start);
             $moves > 0 && $this->glide();
-            $best = $best === null || $this->now->cost() < $best->cost() ? $this->now : $best;
+            $found[] = $this->now;
         }
-        $this->now = $best;
+        usort($found, static fn (Sequence $a, Sequence $b): int => $a->cost() <=> $b->cost());
+        $this->now = $found[0];
         if ($this->left > 0 && count($starts[0]) > 1) {
-            $this->descend($this->byExcess($this->now->order), self::BATCH);
-            $this->iterate();
+            $this->goOnFrom(array_slice($found, 0, max(1, (int) ($this->left / self::RUN))));
         }
 
         return $this->now->order;
+    }
+
+    /**
+     * Improves each for an equal share of what is left, and the best of them with one more.
+     *
+     * @param  non-empty-list<Sequence>  $found
+     */
+    private function goOnFrom(array $found): void
+    {
+        $share = count($found) > 1 ? $this->left / (count($found) + 1) : $this->left;
+        $whole = $this->left;
+        foreach ($found as $i => $one) {
+            $this->now = $one;
+            $this->left = $share;
+            $this->descend($this->byExcess($one->order), self::BATCH);
+            $this->iterate();
+            $found[$i] = $this->now;
+        }
+        usort($found, static fn (Sequence $a, Sequence $b): int => $a->cost() <=> $b->cost());
+        $this->now = $found[0];
+        if (count($found) > 1) {
+            $this->left = $whole - count($found) * $share;
+            $this->iterate();
+        }
     }
 
     private function iterate(): void

@@ -25,6 +25,9 @@ final class Repair
     /** The same where something was loosened before that did not pay by itself. */
     private const TRIED = 14;
 
+    /** After the first gain so many more are tried for a greater one. */
+    private const MORE = 30;
+
     private const BEAM = 4;
 
     private const DEPTH = 3;
@@ -42,7 +45,7 @@ final class Repair
     private const RESERVE = 40;
 
     /** How well a task can wait is judged by what this delay would cost, in minutes. */
-    private const DELAY = 5760;
+    private const DELAY = 8640;
 
     /** @var array<int, list<array{int, int}>> by task: future blocks of the last plan */
     private array $before = [];
@@ -235,6 +238,8 @@ final class Repair
     {
         $beam = [$best];
         $seen = [];
+        $better = null;
+        $more = 0;
         for ($depth = 0; $depth < self::DEPTH; $depth++) {
             $next = [];
             foreach ($beam as $state) {
@@ -246,15 +251,21 @@ final class Repair
                         continue;
                     }
                     if ($this->left <= 0) {
-                        return null;
+                        return $better;
                     }
                     $seen[$name] = true;
                     $found = $this->lay($loose, null, $state);
-                    if ($found->value < $best->value) {
-                        return $found;
+                    if ($better === null ? $found->value < $best->value : $found->value < $better->value) {
+                        $better = $found;
+                    }
+                    if ($better !== null && ++$more > self::MORE) {
+                        return $better;
                     }
                     $next[] = $found;
                 }
+            }
+            if ($better !== null) {
+                return $better;
             }
             usort($next, static fn (Repaired $a, Repaired $b): int => $a->value <=> $b->value);
             $beam = array_slice($next, 0, self::BEAM);

@@ -76,7 +76,7 @@ final class Timetable
         $of = $this->of;
         $left = $of->minutes[$task] - ($this->kept === [] ? 0 : $this->keptMinutes($task));
         $this->laid = [];
-        $from = $this->earliest($task);
+        $from = $of->after[$task] === [] && ! $of->barred[$task] ? $of->release[$task] : $this->earliest($task);
         if ($from === null) {
             $this->close($task, $left + $of->odd[$task], 0);
 
@@ -84,11 +84,11 @@ final class Timetable
         }
         $end = -1;
         if ($left > 0 && $of->odd[$task] === 0) {
-            $found = $this->bestFor($task, $left, $from, PHP_INT_MAX);
-            if ($found !== null) {
-                $this->takeAll($task, ...$found);
+            [$lane, $found, $missing] = $this->bestFor($task, $left, $from, PHP_INT_MAX);
+            if ($missing === 0) {
+                $this->takeAll($task, $lane, $found);
                 $left = 0;
-                $end = $this->laid[count($this->laid) - 1][1];
+                $end = $found[count($found) - 1][2];
             }
         }
         $this->close($task, $left + $of->odd[$task], $end);
@@ -134,12 +134,15 @@ final class Timetable
         }
         $left = $of->minutes[$task] - $this->keptMinutes($task);
         $from = $of->problem->aligned(max($from, $of->release[$task]));
-        $found = $left > 0 ? $this->bestFor($task, $left, $from, $until) : null;
-        if ($found === null) {
-            return $left === 0;
+        if ($left <= 0) {
+            return true;
+        }
+        [$lane, $found, $missing] = $this->bestFor($task, $left, $from, $until);
+        if ($missing > 0) {
+            return false;
         }
         $this->laid = [];
-        $this->takeAll($task, ...$found);
+        $this->takeAll($task, $lane, $found);
         $this->kept[$task] = [...($this->kept[$task] ?? []), ...$this->laid];
 
         return true;
@@ -263,26 +266,24 @@ final class Timetable
     /**
      * Time for all of a task, where it would rather be if that makes it neither late nor a day later.
      *
-     * @return array{int, list<array{int, int, int}>}|null lane, and window, start and end of each block
+     * @return array{int, list<array{int, int, int}>, int} lane, window, start and end of each block, and the minutes
+     *                                                     without a place
      */
-    private function bestFor(int $task, int $left, int $from, int $until): ?array
+    private function bestFor(int $task, int $left, int $from, int $until): array
     {
         $of = $this->of;
         $lane = $of->lane[$task];
         [$found, $missing] = $this->find($task, $lane, $left, $from, $until);
-        if ($missing > 0) {
-            return null;
-        }
         $rather = $of->rather[$task];
-        if ($rather >= 0) {
-            [$better, $missing] = $this->find($task, $rather, $left, $from, $until);
+        if ($rather >= 0 && $missing === 0) {
+            [$better, $without] = $this->find($task, $rather, $left, $from, $until);
             $end = $better === [] ? PHP_INT_MAX : $better[count($better) - 1][2];
-            if ($missing === 0 && $end <= $of->due[$task] && $end <= $found[count($found) - 1][2] + self::WORTH_WAITING) {
-                return [$rather, $better];
+            if ($without === 0 && $end <= $of->due[$task] && $end <= $found[count($found) - 1][2] + self::WORTH_WAITING) {
+                return [$rather, $better, 0];
             }
         }
 
-        return [$lane, $found];
+        return [$lane, $found, $missing];
     }
 
     /**
@@ -295,7 +296,7 @@ final class Timetable
         $least = $of->least[$task];
         $most = $of->most[$task];
         $apart = isset($this->kept[$task]) ? [...$of->apart[$task], ...$this->kept[$task]] : $of->apart[$task];
-        $limited = $of->lanes->dayLimited || $of->lanes->setLimited || ($of->lanes->deepLimited && $of->deep[$task]);
+        $limited = $of->limited[$task];
         $starts = $this->starts[$lane];
         $ends = $this->ends[$lane];
         $useful = $of->useful[$lane];
@@ -414,13 +415,13 @@ final class Timetable
     /** @param  list<array{int, int, int}>  $found  window, start and end of each block */
     private function takeAll(int $task, int $lane, array $found): void
     {
+        $laid = [];
         for ($i = count($found) - 1; $i >= 0; $i--) { // from the last, since a window that is cut in two moves the later ones
             [$window, $start, $end] = $found[$i];
             $this->take($task, $lane, $window, $start, $end, $this->days[$lane][$window]);
+            $laid[] = [$start, $end];
         }
-        foreach ($found as [, $start, $end]) {
-            $this->laid[] = [$start, $end];
-        }
+        $this->laid = count($laid) > 1 ? array_reverse($laid) : $laid;
     }
 
     private function take(int $task, int $lane, int $window, int $start, int $end, int $day): void
@@ -466,7 +467,13 @@ final class Timetable
         $starts = $this->starts[$lane];
         $ends = $this->ends[$lane];
         $count = count($ends);
-        for ($i = $this->firstEndingAfter($lane, $start); $i < $count && $starts[$i] < $end; $i++) {
+        $i = 0;
+        $high = $count;
+        while ($i < $high) {
+            $middle = ($i + $high) >> 1;
+            $ends[$middle] <= $start ? $i = $middle + 1 : $high = $middle;
+        }
+        for (; $i < $count && $starts[$i] < $end; $i++) {
             if ($starts[$i] < $ends[$i]) {
                 unset($starts, $ends); // so that cutting copies nothing
                 $this->cut($lane, $i, $start, $end);
