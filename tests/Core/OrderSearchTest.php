@@ -6,12 +6,17 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
+use Nekto\Core\Outlook\Outcome;
+use Nekto\Core\Planning\Plan;
+use Nekto\Core\Planning\Planner;
 use Nekto\Core\Planning\PlanningProblem;
 use Nekto\Core\Planning\Search\Compiled;
 use Nekto\Core\Planning\Search\FreeTime;
+use Nekto\Core\Planning\Search\Laying;
 use Nekto\Core\Planning\Search\OrderSearch;
 use Nekto\Core\Planning\Search\Timetable;
 use Nekto\Core\Planning\Search\UrgencyOrder;
+use Nekto\Core\Planning\Unplaced;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;
@@ -68,6 +73,19 @@ final class OrderSearchTest extends TestCase
             self::assertTrue(self::isSorted($compiled, $found));
             self::assertEqualsCanonicalizing(array_keys($compiled->ids), $found);
             self::assertSame($found, (new OrderSearch($compiled))->best([$start], 150), 'the same again');
+        });
+    }
+
+    #[Test]
+    public function no_plan_is_worse_than_the_earliest_due_date_first(): void
+    {
+        $this->limitTo(120)->forAll(Generators::choose(1, 1_000_000), Generators::choose(0, 60))->then(function (int $seed, int $effort): void {
+            $problem = RandomProblem::of($seed);
+            $compiled = self::compiled($problem);
+            $plan = (new Planner($effort))->plan($problem);
+            $byDueDate = (new Laying($compiled, new Timetable($compiled)))->plan((new UrgencyOrder($compiled))->byDueDate());
+
+            self::assertLessThanOrEqual(self::judged($problem, $byDueDate), self::judged($problem, $plan));
         });
     }
 
@@ -145,6 +163,19 @@ final class OrderSearchTest extends TestCase
     private static function names(PlanningProblem $problem, array $order): array
     {
         return array_map(static fn (int $task): string => $problem->tasks[$task]->id, $order);
+    }
+
+    /** What a plan costs, with all that its rests cannot change: a task without a place for all of its time counts by all of it. */
+    private static function judged(PlanningProblem $problem, Plan $plan): int
+    {
+        $outcome = new Outcome($problem, new Plan($plan->blocks, array_map(static function (Unplaced $one) use ($problem): Unplaced {
+            $task = $problem->tasks[(int) array_search($one->task, array_column(array_map(static fn ($known): array => ['id' => $known->id], $problem->tasks), 'id'), true)];
+            $fixed = array_sum(array_map(static fn ($block): int => $block->task === $task->id ? $block->time->length() : 0, $problem->anchored));
+
+            return new Unplaced($one->task, $task->minutes - $fixed, $one->reason);
+        }, $plan->unplaced)));
+
+        return $outcome->cost;
     }
 
     private static function ofFive(int $seed): PlanningProblem

@@ -6,12 +6,14 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
+use Nekto\Core\Outlook\Outcome;
 use Nekto\Core\Planning\Block;
 use Nekto\Core\Planning\Move;
 use Nekto\Core\Planning\MoveCause;
 use Nekto\Core\Planning\PlanDifference;
 use Nekto\Core\Planning\Planner;
 use Nekto\Core\Planning\ReasonCode;
+use Nekto\Core\Planning\Tempo;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;
@@ -35,6 +37,39 @@ final class RepairTest extends TestCase
                 static fn (Move $move): bool => $move->from !== null && $move->cause !== MoveCause::EarlierFree,
             )), 'nothing moves but what was only partly placed');
         });
+    }
+
+    #[Test]
+    public function whatever_lies_elsewhere_than_before_is_told_with_its_cause(): void
+    {
+        $this->limitTo(80)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+            $problem = RandomProblem::of($seed, repair: true);
+            $plan = (new Planner(effort: 30))->plan($problem);
+            $told = [];
+            foreach ((new PlanDifference($problem, $plan))->moves() as $move) {
+                $told[$move->task][] = $move->from;
+                self::assertNotSame(MoveCause::NewWork, $move->from === null ? null : $move->cause, 'what had a place is nothing new');
+            }
+            foreach ($problem->previous as $old) {
+                $stays = array_filter($plan->blocks, static fn (Block $block): bool => $block->task === $old->task && $block->time->equals($old->time));
+                self::assertSame($stays === [], in_array($old->time, $told[$old->task] ?? [], false) && $stays === [], "{$old->task} moved untold");
+            }
+        });
+    }
+
+    /** In the other tempos the same problem may move more, and costs no more for it. */
+    #[Test]
+    public function the_readier_the_tempo_the_better_the_plan(): void
+    {
+        $total = [0, 0];
+        foreach (range(1, 25) as $seed) {
+            $problem = RandomProblem::of($seed, repair: true);
+            foreach ([Tempo::Calm, Tempo::Eager] as $i => $tempo) {
+                $total[$i] += (new Outcome($problem, (new Planner(effort: 120))->plan($problem->with(tempo: $tempo))))->cost;
+            }
+        }
+
+        self::assertLessThan($total[0], $total[1]);
     }
 
     #[Test]
