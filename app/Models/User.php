@@ -22,6 +22,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property int|null $lunch_to minutes since local midnight
  * @property int $deep_limit minutes a day
  * @property string $addresses separated by commas
+ * @property string $tempo calm, even or eager: how readily planning moves what has a place
  * @property string $theme auto, light or dark
  * @property bool $single_keys
  */
@@ -29,7 +30,7 @@ final class User extends Authenticatable
 {
     protected $fillable = [
         'name', 'email', 'password', 'zone', 'margin_percent', 'buffer_before', 'buffer_after', 'lunch_from', 'lunch_to',
-        'deep_limit', 'addresses', 'theme', 'single_keys',
+        'deep_limit', 'addresses', 'theme', 'single_keys', 'tempo',
     ];
 
     protected $hidden = ['password', 'remember_token'];
@@ -37,7 +38,7 @@ final class User extends Authenticatable
     /** A new account's settings, until they are stored and read back. */
     protected $attributes = [
         'zone' => 'UTC', 'margin_percent' => 20, 'buffer_before' => 0, 'buffer_after' => 0, 'lunch_from' => null,
-        'lunch_to' => null, 'deep_limit' => 240, 'addresses' => '', 'theme' => 'auto', 'single_keys' => true,
+        'lunch_to' => null, 'deep_limit' => 240, 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm',
     ];
 
     /** @return HasMany<HoursSet, $this> */

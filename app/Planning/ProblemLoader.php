@@ -13,6 +13,7 @@ use Illuminate\Support\Collection;
 use Nekto\Core\Planning\Block as CoreBlock;
 use Nekto\Core\Planning\DayLimit;
 use Nekto\Core\Planning\PlanningProblem;
+use Nekto\Core\Planning\Tempo;
 use Nekto\Core\Task\DueDate;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Task\Task as CoreTask;
@@ -54,6 +55,7 @@ final readonly class ProblemLoader
             previous: $afresh ? [] : self::coreBlocks($movable, false),
             deepLimit: new DayLimit($user->deep_limit),
             hoursLimits: $this->loadLines($user, $time, $fixed, $tasks, $now),
+            tempo: Tempo::from($user->tempo),
         ), $time, $tasks, $movable);
     }
 

@@ -12,6 +12,11 @@ return [
     'date_saved' => 'That date has hours of its own.',
     'date_removed' => ':date has its usual hours again.',
     'unknown_zone' => 'There is no such time zone. Choose one of the list, such as Europe/Lisbon.',
+    'tempo' => [
+        'calm' => 'calm: little moves beyond what must',
+        'even' => 'even: work moves where that clearly pays',
+        'eager' => 'eager: the best plan there is, whatever moves',
+    ],
     'lunch_order' => 'Lunch must end after it begins.',
     'lunch_both' => 'Give both times, or neither for no lunch.',
     'between' => 'Choose a number from :min to :max.',

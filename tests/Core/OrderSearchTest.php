@@ -43,6 +43,35 @@ final class OrderSearchTest extends TestCase
         self::assertFalse($clone->isLike($table));
     }
 
+    #[Test]
+    public function time_that_is_given_back_is_free_for_everything_as_before(): void
+    {
+        $this->limitTo(150)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+            $problem = RandomProblem::of($seed, repair: true);
+            $compiled = self::compiled($problem);
+            $fresh = new Timetable($compiled);
+            $table = new Timetable($compiled);
+            $kept = [];
+            foreach ($problem->previous as $block) {
+                $task = $compiled->index[$block->task];
+                $start = $problem->aligned($block->time->start);
+                if ($table->accepts($task, $start, $start + 30)) {
+                    $table->keep($task, $start, $start + 30);
+                    $kept[] = $task;
+                }
+            }
+            shuffle($kept);
+            foreach ($kept as $task) {
+                $table->giveBack($task);
+            }
+            foreach ($compiled->sorted() as $task) {
+                $fresh->place($task);
+                $table->place($task);
+                self::assertSame([$fresh->last, $fresh->laid], [$table->last, $table->laid]);
+            }
+        });
+    }
+
     /** The search is no proof: it gives up moves that promise nothing. On fixed problems it must stay this good. */
     #[Test]
     public function of_five_tasks_the_best_order_of_all_is_nearly_always_found(): void

@@ -126,6 +126,17 @@ final class OutlookTest extends TestCase
     }
 
     #[Test]
+    public function what_others_wait_for_must_begin_before_they_must(): void
+    {
+        $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 12:00')->open('Tue 09:00', 'Tue 12:00')
+            ->task('Draft', minutes: 60)->task('Print', minutes: 60, due: 'Tue 10:00', after: ['Draft'])->build();
+        $slack = (new LatestStarts($problem, (new Planner)->plan($problem)))->tasks;
+
+        self::assertSame(['Mon 11:00', 'Tue 09:00'], [ProblemBuilder::word($slack['Draft']->latestStart), ProblemBuilder::word($slack['Print']->latestStart)]);
+        self::assertFalse($slack['Draft']->dated);
+    }
+
+    #[Test]
     public function what_is_late_has_negative_slack_and_says_by_how_much(): void
     {
         $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 12:00')->task('Late', minutes: 60, due: 'Mon 09:30')->build();

@@ -15,6 +15,7 @@ use Nekto\Core\Planning\Planner;
 use Nekto\Core\Planning\ReasonCode;
 use Nekto\Core\Planning\Tempo;
 use Nekto\Core\Task\Importance;
+use Nekto\Core\Task\Task;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;
 
@@ -23,20 +24,25 @@ final class RepairTest extends TestCase
 {
     use TestTrait;
 
+    /** Where some work has no place, other work may give way to it; where all has, nothing moves at all. */
     #[Test]
     public function a_plan_that_still_holds_is_left_alone(): void
     {
-        $this->limitTo(60)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+        $whole = 0;
+        $this->limitTo(100)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed) use (&$whole): void {
             $problem = RandomProblem::of($seed);
+            $problem = $problem->with(tasks: array_map(static fn (Task $task): Task => $task->with(minutes: min(60, $task->minutes)), $problem->tasks), anchored: []);
             $first = (new Planner(effort: 40))->plan($problem);
-            $again = $problem->with(previous: array_values(array_filter($first->blocks, static fn (Block $block): bool => ! $block->anchored)));
-            $second = (new Planner(effort: 40))->plan($again);
+            if ($first->unplaced !== []) {
+                return;
+            }
+            $whole++;
+            $again = $problem->with(previous: $first->blocks);
 
-            self::assertSame([], array_values(array_filter(
-                (new PlanDifference($again, $second))->moves(),
-                static fn (Move $move): bool => $move->from !== null && $move->cause !== MoveCause::EarlierFree,
-            )), 'nothing moves but what was only partly placed');
+            self::assertSame([], (new PlanDifference($again, (new Planner(effort: 40))->plan($again)))->moves());
         });
+
+        self::assertGreaterThan(30, $whole, 'the property was looked at');
     }
 
     #[Test]

@@ -22,6 +22,7 @@ final class SecondFormat
 
     private const PARTS = [null, null, null, 'morning', 'afternoon', 'evening'];
 
+    /** @return Generator<mixed> */
     public static function generator(): Generator
     {
         $task = Generators::tuple(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
 
@@ -11,7 +12,7 @@ final class SettingsTest extends FeatureTestCase
 {
     private const RULES = [
         'zone' => 'Europe/Lisbon', 'margin_percent' => '20', 'buffer_before' => '0', 'buffer_after' => '0', 'deep_limit' => '240',
-        'lunch_from' => '12:30', 'lunch_to' => '13:15', 'addresses' => '', 'theme' => 'auto', 'single_keys' => '1',
+        'lunch_from' => '12:30', 'lunch_to' => '13:15', 'addresses' => '', 'theme' => 'auto', 'single_keys' => '1', 'tempo' => 'calm',
     ];
 
     #[Test]
@@ -24,6 +25,21 @@ final class SettingsTest extends FeatureTestCase
 
         self::assertSame(['Wed 09:00–09:45 Quotes', 'Wed 11:00–11:15 Quotes'], $this->plan());
         $this->get('/settings')->assertSee('data-theme="dark"', false)->assertSee('value="10"', false);
+    }
+
+    #[Test]
+    public function whoever_wants_it_eager_gets_the_best_plan_whatever_moves(): void
+    {
+        $this->block($this->task('Invoices', importance: Importance::Low, minutes: 60), '2026-03-11 09:00', '2026-03-11 10:00');
+        $this->task('Agreements', importance: Importance::Vital, minutes: 60);
+
+        $this->put('/settings', self::RULES)->assertSessionHasNoErrors();
+        self::assertContains('Wed 09:00–10:00 Invoices', $this->plan());
+
+        $this->put('/settings', [...self::RULES, 'tempo' => 'eager'])->assertSessionHasNoErrors();
+        self::assertContains('Wed 09:00–10:00 Agreements', $this->plan());
+        $this->get('/settings')->assertSee('value="eager" selected', false);
+        $this->from('/settings')->put('/settings', [...self::RULES, 'tempo' => 'frantic'])->assertSessionHasErrors('tempo');
     }
 
     #[Test]

@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nekto\Core\Hours\Stretch;
+use Nekto\Core\Planning\Tempo;
 
 final class SettingsRequest extends FormRequest
 {
@@ -22,6 +23,7 @@ final class SettingsRequest extends FormRequest
             'lunch_from' => ['nullable', 'required_with:lunch_to', 'date_format:H:i'],
             'lunch_to' => ['nullable', 'required_with:lunch_from', 'date_format:H:i', 'after:lunch_from'],
             'addresses' => ['nullable', 'string', 'max:500'],
+            'tempo' => ['required', Rule::enum(Tempo::class)],
             'theme' => ['required', Rule::in(['auto', 'light', 'dark'])],
             'single_keys' => ['required', 'boolean'],
         ];
@@ -46,7 +48,7 @@ final class SettingsRequest extends FormRequest
         $minutes = fn (string $key): ?int => $this->filled($key) ? Stretch::minutes($this->string($key)->toString()) : null;
 
         return [
-            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'theme', 'single_keys']),
+            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'tempo', 'theme', 'single_keys']),
             'addresses' => $this->string('addresses')->toString(),
             'lunch_from' => $minutes('lunch_from'),
             'lunch_to' => $minutes('lunch_to'),

@@ -1,5 +1,6 @@
 @php
     use Nekto\Core\Hours\Stretch;
+    use Nekto\Core\Planning\Tempo;
     $names = ['mon' => 'Monday', 'tue' => 'Tuesday', 'wed' => 'Wednesday', 'thu' => 'Thursday', 'fri' => 'Friday', 'sat' => 'Saturday', 'sun' => 'Sunday'];
     $said = fn (array $day): string => implode(', ', array_map(fn (array $pair): string => "{$pair[0]}–{$pair[1]}", $day));
 @endphp
@@ -20,6 +21,7 @@
                     <x-field name="lunch_from" label="Lunch from" placeholder="none" maxlength="5" :value="$user->lunch_from === null ? '' : Stretch::clock($user->lunch_from)" />
                     <x-field name="lunch_to" label="to" placeholder="none" maxlength="5" :value="$user->lunch_to === null ? '' : Stretch::clock($user->lunch_to)" />
                     <x-field class="wide" name="addresses" label="Further mail addresses of yours in calendars" :value="$user->addresses" hint="with commas between; a meeting you declined under one of them does not block" />
+                    <div class="form-row wide"><label for="tempo">When life interferes</label><select class="field" id="tempo" name="tempo">@foreach (Tempo::cases() as $tempo)<option value="{{ $tempo->value }}" @selected(old('tempo', $user->tempo) === $tempo->value)>{{ __("settings.tempo.{$tempo->value}") }}</option>@endforeach</select></div>
                     <div class="form-row"><label for="theme">Looks</label><select class="field" id="theme" name="theme">@foreach (['auto' => 'as the system', 'light' => 'light', 'dark' => 'dark'] as $value => $word)<option value="{{ $value }}" @selected(old('theme', $user->theme) === $value)>{{ $word }}</option>@endforeach</select></div>
                     <div class="form-row"><span class="label">Single keys</span><label class="check"><input type="hidden" name="single_keys" value="0"><input type="checkbox" name="single_keys" value="1" @checked(old('single_keys', $user->single_keys))> work without Ctrl or Alt</label></div>
                 </div>
