@@ -25,7 +25,7 @@ final class OrderSearch
     private const ESTIMATE = 7.5;
 
     /** With more than this to spend, another start is gone on with: chance has favourites. */
-    private const RUN = 4000;
+    private const RUN = 2400;
 
     private const SWEEPS = 12;
 
