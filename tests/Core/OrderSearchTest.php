@@ -6,7 +6,6 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Nekto\Core\Outlook\Outcome;
 use Nekto\Core\Planning\Plan;
 use Nekto\Core\Planning\Planner;
 use Nekto\Core\Planning\PlanningProblem;
@@ -17,6 +16,7 @@ use Nekto\Core\Planning\Search\OrderSearch;
 use Nekto\Core\Planning\Search\Timetable;
 use Nekto\Core\Planning\Search\UrgencyOrder;
 use Nekto\Core\Planning\Unplaced;
+use Nekto\Core\Prospect\Outcome;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;

@@ -6,7 +6,6 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Nekto\Core\Outlook\Outcome;
 use Nekto\Core\Planning\Block;
 use Nekto\Core\Planning\Move;
 use Nekto\Core\Planning\MoveCause;
@@ -14,6 +13,7 @@ use Nekto\Core\Planning\PlanDifference;
 use Nekto\Core\Planning\Planner;
 use Nekto\Core\Planning\ReasonCode;
 use Nekto\Core\Planning\Tempo;
+use Nekto\Core\Prospect\Outcome;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Task\Task;
 use PHPUnit\Framework\Attributes\Test;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nekto\Core\Outlook;
+namespace Nekto\Core\Prospect;
 
 /** What can be changed when not all fits. */
 enum WayOutKind: string

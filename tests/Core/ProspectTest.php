@@ -6,20 +6,20 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Nekto\Core\Outlook\Chances;
-use Nekto\Core\Outlook\DuePoint;
-use Nekto\Core\Outlook\Feasibility;
-use Nekto\Core\Outlook\LatestStarts;
-use Nekto\Core\Outlook\Outcome;
-use Nekto\Core\Outlook\Ratios;
-use Nekto\Core\Outlook\WaysOut;
 use Nekto\Core\Planning\Planner;
+use Nekto\Core\Prospect\Chances;
+use Nekto\Core\Prospect\DuePoint;
+use Nekto\Core\Prospect\Feasibility;
+use Nekto\Core\Prospect\LatestStarts;
+use Nekto\Core\Prospect\Outcome;
+use Nekto\Core\Prospect\Ratios;
+use Nekto\Core\Prospect\WaysOut;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;
 
 /** What a plan means for the due dates: known early, with ways out, slack and chances. */
-final class OutlookTest extends TestCase
+final class ProspectTest extends TestCase
 {
     use TestTrait;
 

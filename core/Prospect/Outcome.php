@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nekto\Core\Outlook;
+namespace Nekto\Core\Prospect;
 
 use Nekto\Core\Planning\Plan;
 use Nekto\Core\Planning\PlanningProblem;

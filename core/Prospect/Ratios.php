@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nekto\Core\Outlook;
+namespace Nekto\Core\Prospect;
 
 /** How long work really took, as shares of what was estimated: the distribution that chances are drawn from. */
 final readonly class Ratios

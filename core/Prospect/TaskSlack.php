@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nekto\Core\Outlook;
+namespace Nekto\Core\Prospect;
 
 /** How far a task can slip. */
 final readonly class TaskSlack

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nekto\Core\Outlook;
+namespace Nekto\Core\Prospect;
 
 /** What must be done by one due date in one set of hours, against the open time until then. */
 final readonly class DuePoint
