@@ -39,12 +39,12 @@ final readonly class Planner
     private const MANY = 300;
 
     /** A repair has fewer choices: it takes this share of the effort. */
-    private const REPAIR = 0.8;
+    private const REPAIR = 0.74;
 
     /** What is quick enough for someone who waits for an answer. */
     public const EFFORT = 1200;
 
-    /** @param  int  $effort  orders that may be laid out while improving; 0 takes the best of the orders to begin with */
+    /** @param  int  $effort  orders that may be laid out while improving; 0 takes the best of two to begin with: a quick first answer */
     public function __construct(private int $effort = self::EFFORT) {}
 
     /** Lack of time is an answer, not an error: what finds no place is in Plan::$unplaced. */
@@ -90,12 +90,12 @@ final readonly class Planner
     private function orders(Compiled $compiled): array
     {
         $rule = new UrgencyOrder($compiled);
-        $many = count($compiled->ids) > self::MANY;
+        $few = count($compiled->ids) > self::MANY || $this->effort === 0;
         $orders = [$rule->byDueDate()];
-        foreach ($many ? array_slice(self::RESERVES, 0, 1) : self::RESERVES as $reserve) {
+        foreach ($few ? array_slice(self::RESERVES, 0, 1) : self::RESERVES as $reserve) {
             $orders[] = $rule->fromTheEnd($reserve);
         }
-        foreach ($many ? array_slice(self::LOOK_AHEAD, -2, 1) : self::LOOK_AHEAD as $lookAhead) {
+        foreach ($few ? array_slice(self::LOOK_AHEAD, 1, $this->effort === 0 ? 0 : 2) : self::LOOK_AHEAD as $lookAhead) {
             $orders[] = $rule->byTardinessCost($lookAhead);
         }
         $table = new Timetable($compiled);

@@ -376,12 +376,21 @@ final class Timetable
 
     private function firstEndingAfter(int $lane, int $moment): int
     {
-        $ends = $this->ends[$lane];
+        return self::firstAfter($this->ends[$lane], $moment);
+    }
+
+    /**
+     * The place of the first number above another, by halving.
+     *
+     * @param  array<int, int>  $ascending
+     */
+    private static function firstAfter(array $ascending, int $number): int
+    {
         $low = 0;
-        $high = count($ends);
+        $high = count($ascending);
         while ($low < $high) {
             $middle = ($low + $high) >> 1;
-            $ends[$middle] <= $moment ? $low = $middle + 1 : $high = $middle;
+            $ascending[$middle] <= $number ? $low = $middle + 1 : $high = $middle;
         }
 
         return $low;
@@ -488,13 +497,10 @@ final class Timetable
     private function reopen(int $lane, int $start, int $end): void
     {
         $whole = $this->of->lanes;
-        foreach ($whole->starts[$lane] as $n => $from) {
-            $until = $whole->ends[$lane][$n];
+        for ($n = self::firstAfter($whole->ends[$lane], $start); isset($whole->starts[$lane][$n]) && $whole->starts[$lane][$n] < $end; $n++) {
+            [$from, $until] = [$whole->starts[$lane][$n], $whole->ends[$lane][$n]];
             $open = max($start, $from);
             $close = min($end, $until);
-            if ($close <= $open) {
-                continue;
-            }
             $this->head[$lane] = 0;
             $before = $next = $this->firstEndingAfter($lane, $open);
             while ($before > 0 && $this->starts[$lane][$before - 1] >= $this->ends[$lane][$before - 1]) {
