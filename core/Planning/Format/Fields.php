@@ -119,7 +119,8 @@ final readonly class Fields
         }
         is_string($value) || throw $this->wrong($key, 'must be a time');
         if (preg_match(self::RFC3339, $value, $part) !== 1 || ! checkdate((int) $part[2], (int) $part[3], (int) $part[1]) || $part[1] < '1971') {
-            throw $this->wrong($key, '"'.mb_substr($value, 0, 40).'" is not an RFC 3339 time with offset on a whole minute');
+            preg_match('/^.{0,40}/su', $value, $shown);
+            throw $this->wrong($key, '"'.($shown[0] ?? '').'" is not an RFC 3339 time with offset on a whole minute');
         }
         $minutes = intdiv((int) gmmktime((int) $part[4], (int) $part[5], 0, (int) $part[2], (int) $part[3], (int) $part[1]), 60);
         $offset = 60 * (int) ($part[7] ?? 0) + (int) ($part[8] ?? 0);
