@@ -39,10 +39,10 @@ final readonly class Planner
     private const MANY = 300;
 
     /** A repair has fewer choices: it takes this share of the effort. */
-    private const REPAIR = 0.74;
+    private const REPAIR = 0.68;
 
     /** What is quick enough for someone who waits for an answer. */
-    public const EFFORT = 1200;
+    public const EFFORT = 1300;
 
     /** @param  int  $effort  orders that may be laid out while improving; 0 takes the best of two to begin with: a quick first answer */
     public function __construct(private int $effort = self::EFFORT) {}

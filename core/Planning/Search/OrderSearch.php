@@ -25,7 +25,7 @@ final class OrderSearch
     private const ESTIMATE = 7.5;
 
     /** With more than this to spend, another start is gone on with: chance has favourites. */
-    private const RUN = 2400;
+    private const RUN = 4000;
 
     private const SWEEPS = 12;
 
@@ -39,7 +39,7 @@ final class OrderSearch
     private const REACH = 6;
 
     /** An order that is worse by this share may be gone on from, at the beginning. */
-    private const HARDLY_WORSE = 0.005;
+    private const HARDLY_WORSE = 0.002;
 
     private float $left = 0.0;
 
