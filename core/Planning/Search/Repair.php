@@ -45,7 +45,7 @@ final class Repair
     private const RESERVE = 40;
 
     /** How well a task can wait is judged by what this delay would cost, in minutes. */
-    private const DELAY = 8640;
+    private const DELAY = 8000;
 
     /** @var array<int, list<array{int, int}>> by task: future blocks of the last plan */
     private array $before = [];
