@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Estimate;
 
+use Nekto\Core\Prospect\Ratios;
 use Nekto\Core\Task\Demand;
 
 /**
@@ -46,9 +47,10 @@ final readonly class Correction
             if ($count === 0) {
                 break;
             }
+            $seen = new Ratios($ratios);
             $found = new self(
-                self::drawn(self::quantile($ratios, 0.5), $found->median, $count),
-                self::drawn(self::quantile($ratios, 0.8), $found->careful, $count),
+                self::drawn($seen->at(0.5), $found->median, $count),
+                self::drawn($seen->at(0.8), $found->careful, $count),
                 $count < self::LEAST ? $found->pairs : $count,
                 $count < self::LEAST ? $found->basis : $basis,
             );
@@ -78,15 +80,5 @@ final readonly class Correction
     private static function drawn(float $own, float $wider, int $count): float
     {
         return exp(($count * log($own) + self::PRIOR * log($wider)) / ($count + self::PRIOR));
-    }
-
-    /** @param  non-empty-list<float>  $values */
-    private static function quantile(array $values, float $share): float
-    {
-        sort($values);
-        $place = $share * (count($values) - 1);
-        $low = (int) $place;
-
-        return $values[$low] + ($place - $low) * ($values[min(count($values) - 1, $low + 1)] - $values[$low]);
     }
 }

@@ -18,9 +18,6 @@ final class Commitments
     /** @var list<int> habits that found no day */
     public array $without = [];
 
-    /** @var array<int, list<array{int, int}>> future blocks of the last plan by task */
-    private array $before = [];
-
     /**
      * @param  list<int>  $order  by urgency
      * @param  array<string, HabitTime>  $habits  by task id
@@ -28,12 +25,6 @@ final class Commitments
     public function __construct(private readonly Compiled $of, array $order, private readonly array $habits)
     {
         $this->table = new Timetable($of);
-        foreach ($of->problem->previous as $block) {
-            $task = $of->index[$block->task] ?? null;
-            if ($task !== null && ! $block->anchored && $block->time->start >= $of->problem->first) {
-                $this->before[$task][] = [$block->time->start, $block->time->end];
-            }
-        }
         if ($of->problem->freeze > 0) {
             $this->keepFrozen();
         }
@@ -44,7 +35,7 @@ final class Commitments
     private function keepFrozen(): void
     {
         $frozen = [];
-        foreach ($this->before as $task => $blocks) {
+        foreach ($this->of->before as $task => $blocks) {
             foreach ($blocks as [$start, $end]) {
                 if ($start < $this->of->problem->frozenUntil && $start >= ($this->of->problem->tasks[$task]->notBefore ?? 0)) {
                     $frozen[] = [$start, $end, $task];
@@ -142,7 +133,7 @@ final class Commitments
     /** Keeps what the last plan has of a task on a day, if nothing else must be finished first. */
     private function keepOn(int $task, Interval $day): void
     {
-        foreach ($this->of->after[$task] === [] ? $this->before[$task] ?? [] : [] as [$start, $end]) {
+        foreach ($this->of->after[$task] === [] ? $this->of->before[$task] ?? [] : [] as [$start, $end]) {
             if ($start >= $day->start && $end <= $day->end && $start >= $this->of->release[$task]) {
                 $this->keep($task, $start, $end);
             }

@@ -84,6 +84,9 @@ final readonly class Compiled
     /** @var list<list<array{int, int}>> its anchored blocks, which its other blocks must not touch */
     public array $apart;
 
+    /** @var array<int, list<array{int, int}>> by task: future blocks of the last plan */
+    public array $before;
+
     /** @var list<int> by lane: the least minutes of any block in it; a shorter gap is of no use */
     public array $useful;
 
@@ -134,6 +137,13 @@ final readonly class Compiled
         }
         $this->ids = $ids;
         $this->index = $index;
+        $before = [];
+        foreach ($problem->previous as $block) {
+            if (isset($index[$block->task]) && ! $block->anchored && $block->time->start >= $problem->first) {
+                $before[$index[$block->task]][] = [$block->time->start, $block->time->end];
+            }
+        }
+        $this->before = $before;
         $this->minutes = $minutes;
         $this->odd = $odd;
         $this->lane = $lane;
@@ -164,6 +174,12 @@ final readonly class Compiled
         $late = $finish > $this->due[$task] ? ($finish - $this->due[$task]) * $this->lateness[$task] : 0;
 
         return $late + $this->weight[$task] * ($finish - $this->problem->now);
+    }
+
+    /** What a task costs if it has all time for itself: it never costs less. */
+    public function alone(int $task): int
+    {
+        return $this->cost($task, max($this->release[$task], $this->problem->now) + $this->minutes[$task]);
     }
 
     /** @return list<int> all tasks, predecessors first and otherwise as they are given */

@@ -70,7 +70,7 @@ final readonly class Gathering
     /** @return array<string, non-empty-list<Task>> */
     private static function groups(PlanningProblem $problem, int $most, int $small): array
     {
-        $tied = array_fill_keys(array_merge(...array_map(static fn (Task $task): array => $task->after, $problem->tasks), ...[[]]), true);
+        $tied = array_fill_keys(array_merge(...array_map(static fn (Task $task): array => $task->after, $problem->tasks)), true);
         foreach ($problem->anchored as $block) {
             $tied[$block->task] = true;
         }

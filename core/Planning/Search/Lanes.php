@@ -74,7 +74,7 @@ final readonly class Lanes
         $this->dayLimited = ! $problem->dayLimit->isNone();
         $this->deepLimited = ! $problem->deepLimit->isNone();
         $this->setLimited = $problem->hoursLimits !== [];
-        $days = array_unique(array_merge(...$this->days, ...[[]]));
+        $days = array_unique(array_merge(...$this->days));
         $this->dayLimit = self::byDay($problem->dayLimit, $days);
         $this->deepLimit = self::byDay($problem->deepLimit, $days);
         $setLimit = [];

@@ -53,7 +53,7 @@ final class MoveEstimate
      *
      * @return list<int>
      */
-    public function moved(int $task, int $to): array
+    private function moved(int $task, int $to): array
     {
         $order = $this->order;
         $at = $this->place[$task];

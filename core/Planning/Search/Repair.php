@@ -47,9 +47,6 @@ final class Repair
     /** How well a task can wait is judged by what this delay would cost, in minutes. */
     private const DELAY = 8000;
 
-    /** @var array<int, list<array{int, int}>> by task: future blocks of the last plan */
-    private array $before = [];
-
     /** @var array<int, int> by task: what it cost in the last plan, where that placed all of it */
     private array $content = [];
 
@@ -121,9 +118,6 @@ final class Repair
             if ($task === null) {
                 continue;
             }
-            if (! $block->anchored && $block->time->start >= $of->problem->first) {
-                $this->before[$task][] = [$block->time->start, $block->time->end];
-            }
             $placed[$task] = ($placed[$task] ?? 0) + $block->time->length();
             $finish[$task] = max($finish[$task] ?? 0, $block->time->end);
         }
@@ -136,7 +130,7 @@ final class Repair
 
     private function keep(int $task): void
     {
-        foreach ($this->before[$task] ?? [] as [$start, $end]) {
+        foreach ($this->of->before[$task] ?? [] as [$start, $end]) {
             $rest = $this->of->minutes[$task] - $this->kept->keptMinutes($task) - ($end - $start);
             if ($start >= $this->of->release[$task] && $this->isAfterKept($task, $start) && Keeping::allows($this->of, $this->kept, $task, $start, $end, $rest)) {
                 $this->kept->keep($task, $start, $end);
@@ -214,7 +208,7 @@ final class Repair
     private function moved(int $task, array $now): int
     {
         $moved = 0;
-        foreach ($this->before[$task] ?? [] as [$start, $end]) {
+        foreach ($this->of->before[$task] ?? [] as [$start, $end]) {
             $moved += $end - $start;
             foreach ($now as [$from, $until]) {
                 $moved -= max(0, min($end, $until) - max($start, $from));
@@ -307,8 +301,8 @@ final class Repair
         return $best;
     }
 
-    /** @return list<list<int>> */
-    private function stretches(Repaired $best): array
+    /** @return array<int, int> tasks that could be loosened, by the starts of their kept blocks in order of time */
+    private function keptTimes(Repaired $best): array
     {
         $times = [];
         foreach (array_keys(array_diff_key($this->damage, $best->loose, $this->fixed)) as $task) {
@@ -317,6 +311,14 @@ final class Repair
             }
         }
         ksort($times);
+
+        return $times;
+    }
+
+    /** @return list<list<int>> tasks that lie one after another, each stretch half over the one before it */
+    private function stretches(Repaired $best): array
+    {
+        $times = $this->keptTimes($best);
         $last = 0;
         foreach (array_keys($this->worse($best)) as $task) {
             $last = max($last, $best->ends[$task] >= 0 ? $best->ends[$task] : $this->of->problem->end);
@@ -333,13 +335,7 @@ final class Repair
     /** @return list<list<int>> tasks that lie one after another before something that fares worse ends, the easiest to move first */
     private function groups(Repaired $best): array
     {
-        $times = [];
-        foreach (array_keys(array_diff_key($this->damage, $best->loose, $this->fixed)) as $task) {
-            foreach ($best->base->keptOf($task) as [$start]) {
-                $times[$start] = $task;
-            }
-        }
-        ksort($times);
+        $times = $this->keptTimes($best);
         $groups = [];
         foreach ($this->worse($best) as $task => $worse) {
             $lane = $this->of->lane[$task];
@@ -381,8 +377,7 @@ final class Repair
     {
         $worse = [];
         foreach ($best->ends as $task => $end) {
-            $alone = $this->of->cost($task, max($this->of->release[$task], $this->of->problem->now) + $this->of->minutes[$task]);
-            $loss = $this->damageOf($task, $end) - max($this->content[$task] ?? 0, $alone);
+            $loss = $this->damageOf($task, $end) - max($this->content[$task] ?? 0, $this->of->alone($task));
             if ($loss > 0) {
                 $worse[$task] = $loss;
             }

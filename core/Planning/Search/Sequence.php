@@ -37,7 +37,7 @@ final class Sequence
         $this->tables[0] = $base;
         $this->costs[0] = $base->cost;
         foreach ($order as $task) {
-            $this->alone[$task] = $of->cost($task, max($of->release[$task], $of->problem->now) + $of->minutes[$task]);
+            $this->alone[$task] = $of->alone($task);
         }
         $this->change($order, 0, count($order) - 1, PHP_INT_MAX);
     }
