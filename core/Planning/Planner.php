@@ -41,11 +41,14 @@ final readonly class Planner
     /** A repair has fewer choices: it takes this share of the effort. */
     private const REPAIR = 0.68;
 
-    /** What is quick enough for someone who waits for an answer. */
-    public const EFFORT = 1300;
+    /** What a repair is given by default, before its share is taken. */
+    private const EFFORT_TO_REPAIR = 1300;
 
-    /** @param  int  $effort  orders that may be laid out while improving; 0 takes the best of two to begin with: a quick first answer */
-    public function __construct(private int $effort = self::EFFORT) {}
+    /**
+     * @param  int|null  $effort  orders that may be laid out while improving; 0 takes the best of two to begin with: a quick
+     *                            first answer; null: what is quick enough for someone who waits, by the number of tasks
+     */
+    public function __construct(private ?int $effort = null) {}
 
     /** Lack of time is an answer, not an error: what finds no place is in Plan::$unplaced. */
     public function plan(PlanningProblem $problem): Plan
@@ -55,11 +58,12 @@ final readonly class Planner
         $whole = $gathering->problem;
         $free = new FreeTime($whole);
         $compiled = new Compiled($whole, $free);
-        $orders = $this->orders($compiled);
+        $effort = $this->effort ?? self::effortFor($problem);
+        $orders = $this->orders($compiled, $effort === 0);
         $commitments = new Commitments($compiled, $orders[0], $habits->times);
         $out = array_fill_keys($commitments->without, true);
         $orders = array_map(static fn (array $order): array => array_values(array_filter($order, static fn (int $task): bool => ! isset($out[$task]))), $orders);
-        [$base, $order] = $this->solve($compiled, $commitments->table, $orders);
+        [$base, $order] = $this->solve($compiled, $commitments->table, $orders, $effort);
         $plan = (new Laying($compiled, $base))->plan($order, $commitments->without);
 
         $reasons = (new Reasons($whole, $plan, $free, $habits->times))->all();
@@ -67,35 +71,43 @@ final readonly class Planner
         return $gathering->spread(new Plan($plan->blocks, $plan->unplaced, $reasons, self::between($plan, $free->breaks)));
     }
 
+    /** Orders of few tasks are laid quickly and those of many need more moves, so that the middle gets the least. */
+    private static function effortFor(PlanningProblem $problem): int
+    {
+        $tasks = max(1, count($problem->tasks));
+
+        return $problem->hasPrevious() ? self::EFFORT_TO_REPAIR : min(1600, max(intdiv(96_000, $tasks), 620 + intdiv(3 * $tasks, 2)));
+    }
+
     /**
      * @param  non-empty-list<list<int>>  $orders
      * @return array{Timetable, list<int>} what stays, and the order in which the others are laid around it
      */
-    private function solve(Compiled $compiled, Timetable $base, array $orders): array
+    private function solve(Compiled $compiled, Timetable $base, array $orders, int $effort): array
     {
         $problem = $compiled->problem;
         $calm = null;
         if ($problem->hasPrevious()) {
-            $calm = (new Repair($compiled, $base, $orders[0], $problem->tempo->price(), (int) ($this->effort * self::REPAIR)))->solve();
+            $calm = (new Repair($compiled, $base, $orders[0], $problem->tempo->price(), (int) ($effort * self::REPAIR)))->solve();
             if ($problem->tempo !== Tempo::Eager) {
                 return $calm;
             }
         }
-        $fresh = [$base, (new OrderSearch($compiled, $base))->best($orders, $this->effort)];
+        $fresh = [$base, (new OrderSearch($compiled, $base))->best($orders, $effort)];
 
         return $calm !== null && self::cost($compiled, ...$calm) <= self::cost($compiled, ...$fresh) ? $calm : $fresh;
     }
 
     /** @return non-empty-list<list<int>> orders that the rules give, the best first */
-    private function orders(Compiled $compiled): array
+    private function orders(Compiled $compiled, bool $quick): array
     {
         $rule = new UrgencyOrder($compiled);
-        $few = count($compiled->ids) > self::MANY || $this->effort === 0;
+        $few = $quick || count($compiled->ids) > self::MANY;
         $orders = [$rule->byDueDate()];
         foreach ($few ? array_slice(self::RESERVES, 0, 1) : self::RESERVES as $reserve) {
             $orders[] = $rule->fromTheEnd($reserve);
         }
-        foreach ($few ? array_slice(self::LOOK_AHEAD, 1, $this->effort === 0 ? 0 : 2) : self::LOOK_AHEAD as $lookAhead) {
+        foreach ($few ? array_slice(self::LOOK_AHEAD, 1, $quick ? 0 : 2) : self::LOOK_AHEAD as $lookAhead) {
             $orders[] = $rule->byTardinessCost($lookAhead);
         }
         $table = new Timetable($compiled);
