@@ -44,6 +44,8 @@ final class ProblemBuilder
 
     private ?int $deepLimit = null;
 
+    private int $freeze = 0;
+
     public static function problem(): self
     {
         return new self;
@@ -122,6 +124,13 @@ final class ProblemBuilder
         return $this;
     }
 
+    public function freeze(int $minutes): self
+    {
+        $this->freeze = $minutes;
+
+        return $this;
+    }
+
     public function build(): PlanningProblem
     {
         return new PlanningProblem(
@@ -136,6 +145,7 @@ final class ProblemBuilder
             previous: $this->previous,
             dayLimit: new DayLimit($this->dayLimit),
             deepLimit: new DayLimit($this->deepLimit),
+            freeze: $this->freeze,
         );
     }
 

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Nekto\Core\Planning\PlanningProblem;
+use Nekto\Core\Planning\Search\Commitments;
+use Nekto\Core\Planning\Search\Compiled;
+use Nekto\Core\Planning\Search\FreeTime;
+use Nekto\Core\Planning\Search\HabitTime;
+use Nekto\Core\Task\Task;
+use Nekto\Core\Time\LocalDay;
+use PHPUnit\Framework\Attributes\Test;
+use PHPUnit\Framework\TestCase;
+
+/** What is laid before anything is weighed against anything. */
+final class CommitmentsTest extends TestCase
+{
+    #[Test]
+    public function without_promises_all_time_stays_free(): void
+    {
+        self::assertSame([], self::kept(self::week()->task('mail', 30)->task('quotes', 60, due: 'Mon 10:00')->build()));
+    }
+
+    #[Test]
+    public function key_tasks_of_a_day_are_laid_before_its_other_picks_whatever_is_more_urgent(): void
+    {
+        $problem = self::picked(self::week()->task('pick', 60, due: 'Tue 10:00')->task('key', 60)->task('rest', 30)->build(), ['pick' => 1, 'key' => 1], key: 'key');
+
+        self::assertSame(['Tue 09:00–10:00 key', 'Tue 10:00–11:00 pick'], self::kept($problem));
+    }
+
+    #[Test]
+    public function a_pick_stays_where_the_last_plan_has_it_on_that_day_and_leaves_another_day(): void
+    {
+        $problem = self::picked(self::week()->task('same day', 60)->task('other day', 60)
+            ->previous('same day', 'Tue 11:00', 'Tue 12:00')->previous('other day', 'Wed 09:00', 'Wed 10:00')->build(), ['same day' => 1, 'other day' => 1]);
+
+        self::assertSame(['Tue 09:00–10:00 other day', 'Tue 11:00–12:00 same day'], self::kept($problem));
+    }
+
+    #[Test]
+    public function a_pick_that_does_not_fit_its_day_whole_leaves_no_trace(): void
+    {
+        $problem = self::picked(self::week()->task('before', 60)->task('long', 480, after: ['before'])->build(), ['long' => 1]);
+
+        self::assertSame([], self::kept($problem));
+    }
+
+    #[Test]
+    public function what_a_pick_waits_for_is_laid_before_it(): void
+    {
+        $problem = self::picked(self::week()->task('proofs', 60)->task('print', 30, after: ['proofs'])->build(), ['print' => 0]);
+
+        self::assertSame(['Mon 09:00–10:00 proofs', 'Mon 10:00–10:30 print'], self::kept($problem));
+    }
+
+    #[Test]
+    public function the_freeze_keeps_what_begins_in_it_unless_its_predecessor_is_not_done(): void
+    {
+        $week = self::week()->task('begun', 60)->task('later', 60)->task('first', 30)->task('next', 30, after: ['first'])
+            ->previous('begun', 'Mon 09:00', 'Mon 10:00')->previous('next', 'Mon 10:00', 'Mon 10:30')->previous('later', 'Mon 14:00', 'Mon 15:00');
+
+        self::assertSame(['Mon 09:00–10:00 begun'], self::kept($week->freeze(180)->build()));
+        self::assertSame([], self::kept($week->freeze(0)->build()));
+    }
+
+    #[Test]
+    public function times_of_a_habit_get_days_of_their_own_and_those_that_stay_choose_first(): void
+    {
+        $monday = LocalDay::of(2026, 3, 2)->number;
+        $days = [$monday, $monday + 1, $monday + 2];
+        $problem = self::week()->task('walk 1', 30)->task('walk 2', 30)->task('walk 3', 30)->task('walk 4', 30)->previous('walk 4', 'Tue 10:00', 'Tue 10:30')->build();
+        $habits = [];
+        foreach ([0, 1, 2, 3] as $time) {
+            $habits['walk '.($time + 1)] = new HabitTime('walk', $days, $time, 4);
+        }
+        $commitments = self::commitments($problem, $habits);
+
+        self::assertSame(['Mon 09:00–09:30 walk 1', 'Tue 10:00–10:30 walk 4', 'Wed 09:00–09:30 walk 2'], self::lines($problem, $commitments));
+        self::assertSame([2], $commitments->without, 'three days hold three times');
+    }
+
+    private static function week(): ProblemBuilder
+    {
+        return ProblemBuilder::problem()->open('Mon 09:00', 'Mon 17:00')->open('Tue 09:00', 'Tue 17:00')->open('Wed 09:00', 'Wed 17:00');
+    }
+
+    /** @param  array<string, int>  $days  by task: days after Monday */
+    private static function picked(PlanningProblem $problem, array $days, string $key = ''): PlanningProblem
+    {
+        return $problem->with(tasks: array_map(static fn (Task $task): Task => isset($days[$task->id]) ? new Task(
+            $task->id, $task->minutes, $task->importance, $task->hours, $task->due, $task->notBefore, $task->minChunk, max(240, $task->maxChunk), $task->after, $task->demand,
+            pick: LocalDay::of(2026, 3, 2)->number + $days[$task->id], key: $task->id === $key,
+        ) : $task, $problem->tasks));
+    }
+
+    /** @param  array<string, HabitTime>  $habits */
+    private static function commitments(PlanningProblem $problem, array $habits = []): Commitments
+    {
+        return new Commitments(new Compiled($problem, new FreeTime($problem)), array_keys($problem->tasks), $habits);
+    }
+
+    /** @return list<string> */
+    private static function kept(PlanningProblem $problem): array
+    {
+        return self::lines($problem, self::commitments($problem));
+    }
+
+    /** @return list<string> blocks of the time table, in order of time */
+    private static function lines(PlanningProblem $problem, Commitments $commitments): array
+    {
+        $lines = [];
+        foreach ($problem->tasks as $i => $task) {
+            foreach ($commitments->table->keptOf($i) as [$start, $end]) {
+                $lines[$start] = ProblemBuilder::word($start).'–'.substr(ProblemBuilder::word($end), 4).' '.$task->id;
+            }
+        }
+        ksort($lines);
+
+        return array_values($lines);
+    }
+}
