@@ -56,8 +56,11 @@ final class Repair
     /** @var array<int, true> tasks that were promised their places */
     private array $fixed = [];
 
-    /** @var list<int> tasks that are not kept whole, by urgency */
+    /** @var array<int, true> tasks that are not kept whole */
     private array $rest = [];
+
+    /** @var array<int, int> by task: the damage that it does in any plan */
+    private array $least = [];
 
     /** @var array<int, int> damage of each task that is kept whole */
     private array $damage = [];
@@ -88,8 +91,9 @@ final class Repair
                 $this->kept->settle($task);
                 $this->damage[$task] = $this->damageOf($task, $this->kept->last);
             } else {
-                $this->rest[] = $task;
+                $this->rest[$task] = true;
             }
+            $this->least[$task] = max($this->content[$task] ?? 0, $of->alone($task));
         }
     }
 
@@ -157,38 +161,88 @@ final class Repair
      */
     private function lay(array $loose, ?array $order = null, ?Repaired $from = null): Repaired
     {
+        return $this->layWithin(PHP_INT_MAX, $loose, $order, $from) ?? throw new \LogicException('Nothing costs more than that.');
+    }
+
+    /**
+     * The same, but null if it costs more than a limit: then it is not laid to its end.
+     *
+     * @param  array<int, true>  $loose
+     * @param  list<int>|null  $order
+     */
+    private function layWithin(int $limit, array $loose, ?array $order = null, ?Repaired $from = null): ?Repaired
+    {
         do {
             $this->left--;
             $base = clone ($from === null ? $this->kept : $from->base);
-            foreach (array_keys($from === null ? $loose : array_diff_key($loose, $from->loose)) as $task) {
+            foreach ($from === null ? $loose : array_diff_key($loose, $from->loose) as $task => $isLoose) {
                 $base->giveBack($task);
             }
-            $movable = array_fill_keys($this->rest, true) + $loose;
-            $order = $order !== null && count($order) === count($movable) ? $order
-                : array_values(array_filter($this->order, static fn (int $task): bool => isset($movable[$task])));
-            [$ends, $value, $tooEarly] = $this->fill(clone $base, $order);
+            $movable = $this->rest + $loose;
+            if ($order === null || count($order) !== count($movable)) {
+                $order = $this->byUrgency($movable);
+            }
+            [$ends, $value, $tooEarly] = $this->fill(clone $base, $order, $this->bound($movable), $limit);
+            if ($ends === null) {
+                return null;
+            }
             $loose += $tooEarly === null ? [] : [$tooEarly => true];
         } while ($tooEarly !== null);
-        foreach ($this->damage as $task => $damage) {
-            $value += isset($loose[$task]) ? 0 : $damage;
-        }
 
         return new Repaired($loose, $order, $base, $ends, $value);
     }
 
     /**
-     * @param  list<int>  $order
-     * @return array{array<int, int>, int, int|null} when each is finished (−1 never), what they cost with what moved, and
-     *                                               a kept task that would begin before one of these ends
+     * @param  array<int, true>  $tasks
+     * @return list<int>
      */
-    private function fill(Timetable $table, array $order): array
+    private function byUrgency(array $tasks): array
+    {
+        $sorted = [];
+        foreach ($this->order as $task) {
+            if (isset($tasks[$task])) {
+                $sorted[] = $task;
+            }
+        }
+
+        return $sorted;
+    }
+
+    /**
+     * What a plan costs at the very least in which these are moved.
+     *
+     * @param  array<int, true>  $movable
+     */
+    private function bound(array $movable): int
+    {
+        $bound = 0;
+        foreach ($this->least as $task => $least) {
+            $bound += isset($movable[$task]) ? $least : $this->damage[$task];
+        }
+
+        return $bound;
+    }
+
+    /**
+     * @param  list<int>  $order
+     * @param  int  $value  what it costs at the very least
+     * @return array{array<int, int>|null, int, int|null} when each is finished (−1 never; null: it is above the limit), what
+     *                                                    the plan costs with what moved, and a kept task that would begin
+     *                                                    before one of these ends
+     */
+    private function fill(Timetable $table, array $order, int $value, int $limit): array
     {
         $ends = [];
-        $value = 0;
         foreach ($order as $task) {
             $table->place($task);
             $ends[$task] = $table->last;
-            $value += $this->damageOf($task, $table->last) + $this->price * $this->moved($task, [...$table->keptOf($task), ...$table->laid]);
+            $value += $this->damageOf($task, $table->last) - $this->least[$task];
+            if (isset($this->of->before[$task])) {
+                $value += $this->price * $this->moved($task, [...$table->keptOf($task), ...$table->laid]);
+            }
+            if ($value > $limit && ! $this->mayLoosenMore($table, $order, count($ends))) {
+                return [null, $value, null];
+            }
             foreach ($this->of->followers[$task] as $next) {
                 $first = isset($ends[$next]) ? null : $table->firstKept($next);
                 if ($first !== null && ($table->last < 0 || $table->last > $first)) {
@@ -198,6 +252,24 @@ final class Repair
         }
 
         return [$ends, $value, null];
+    }
+
+    /**
+     * True if one of the tasks yet to lay, or the last, comes before something that is kept.
+     *
+     * @param  list<int>  $order
+     */
+    private function mayLoosenMore(Timetable $table, array $order, int $laid): bool
+    {
+        for ($i = $laid - 1; $i < count($order); $i++) {
+            foreach ($this->of->followers[$order[$i]] as $next) {
+                if ($table->firstKept($next) !== null) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -248,21 +320,22 @@ final class Repair
                         return $better;
                     }
                     $seen[$name] = true;
-                    $found = $this->lay($loose, null, $state);
-                    if ($better === null ? $found->value < $best->value : $found->value < $better->value) {
-                        $better = $found;
+                    $found = $this->layWithin($better->value ?? $next[self::BEAM - 1]->value ?? PHP_INT_MAX, $loose, null, $state);
+                    if ($found !== null) {
+                        $better = $found->value < ($better ?? $best)->value ? $found : $better;
+                        $next[] = $found;
+                        usort($next, static fn (Repaired $a, Repaired $b): int => $a->value <=> $b->value);
+                        $next = array_slice($next, 0, self::BEAM);
                     }
                     if ($better !== null && ++$more > self::MORE) {
                         return $better;
                     }
-                    $next[] = $found;
                 }
             }
             if ($better !== null) {
                 return $better;
             }
-            usort($next, static fn (Repaired $a, Repaired $b): int => $a->value <=> $b->value);
-            $beam = array_slice($next, 0, self::BEAM);
+            $beam = $next;
         }
         $this->failed += $seen;
 
@@ -285,10 +358,8 @@ final class Repair
                 $state = $this->lay($best->loose + array_fill_keys($group, true), null, $best);
                 $order = (new OrderSearch($this->of, $state->base))->best([$state->order], self::STIR);
                 $this->left -= self::STIR;
-                $state = $this->lay($state->loose, $order, $state);
-                if ($state->value < $best->value + self::NEARLY * abs($best->value)) {
-                    $state = $this->withoutNeedless($state, $order);
-                }
+                $state = $this->layWithin((int) ($best->value + self::NEARLY * abs($best->value)), $state->loose, $order, $state);
+                $state = $state === null ? $best : $this->withoutNeedless($state, $order);
                 if ($state->value < $best->value) {
                     $best = $state;
                     $improved = true;
@@ -418,10 +489,7 @@ final class Repair
     {
         foreach (array_keys($best->loose) as $task) {
             $order = $order === null ? null : array_values(array_diff($best->order, [$task]));
-            $fewer = $this->lay(array_diff_key($best->loose, [$task => true]), $order);
-            if ($fewer->value <= $best->value) {
-                $best = $fewer;
-            }
+            $best = $this->layWithin($best->value, array_diff_key($best->loose, [$task => true]), $order) ?? $best;
         }
 
         return $best;
