@@ -90,7 +90,11 @@ final class MoveEstimateTest extends TestCase
         self::assertSame([], $estimate->gains(0));
     }
 
-    /** Tasks as size in quarter hours, importance, and place in the list of due times. */
+    /**
+     * Tasks as size in quarter hours, importance, and place in the list of due times.
+     *
+     * @return \Eris\Generator<list<array{int, int, int}>>
+     */
     private static function someTasks(): \Eris\Generator
     {
         return Generators::bind(
