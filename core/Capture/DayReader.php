@@ -10,54 +10,126 @@ use Nekto\Core\Time\LocalDay;
 /** Reads the day that a phrase such as "friday", "14 march" or "end of month" names, seen from today. */
 final readonly class DayReader
 {
+    public const WEEKDAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
+
     private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
-    private const WEEKDAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
+    public const MONTH = '(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)';
 
-    private const MONTH = 'jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?';
+    public const WEEKDAY = '(?:mon(?:day)?|tue(?:s(?:day)?)?|wed(?:nesday|s)?|thu(?:r(?:s(?:day)?)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?)';
 
-    private const WEEKDAY = 'mon(?:day)?|tue(?:s(?:day)?)?|wed(?:nesday)?|thu(?:r(?:s(?:day)?)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?';
+    private const NUMBER_DATE = '\d{1,2}\/\d{1,2}(?:\/\d{4})?|\d{1,2}\.\d{1,2}\.(?:\d{4})?|\d{1,2}\.\d{1,2}(?!\w)';
+
+    /** Dates with a month's name, or as 2026-03-14. */
+    public const DATE = '\d{4}-\d{1,2}-\d{1,2}|(?:the\s+)?\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?'.self::MONTH.'(?:,?\s+\d{4})?|'.self::MONTH.'\s+(?:the\s+)?\d{1,2}(?:st|nd|rd|th)?(?![\d:])(?:,?\s+\d{4})?';
+
+    /** Days that are named from today. */
+    public const NEAR = 'today|tonight|(?:the\s+)?day\s+after\s+tomorrow|tomorrow|in\s+'.Numbers::COUNT.'\s+(?:days?|weeks?|months?|years?)(?:[\'’]s?\s+time)?'
+        .'|'.Numbers::COUNT.'\s+(?:days?|weeks?|months?)\s+from\s+(?:now|today|tomorrow|'.self::WEEKDAY.')';
+
+    /** A weekday, also with its date. */
+    public const ON_WEEKDAY = '(?:(?:next|this|coming)\s+)?'.self::WEEKDAY.'(?:,?\s+(?:the\s+\d{1,2}(?:st|nd|rd|th)|'.self::DATE.'))?';
+
+    private const OF_PERIOD = 'mid[\s-]'.self::MONTH.'|(?:the\s+)?middle\s+of\s+'.self::MONTH.'|(?:the\s+)?close\s+of\s+day|(?:the\s+)?(?:very\s+)?(?:end|start|beginning)\s+of\s+(?:(?:the|this|next)\s+)?(?:day|today|week|month|quarter|year|'.self::MONTH.')';
+
+    private const PERIOD = '(?:the\s+|this\s+)?weekend|next\s+(?:weekend|week|month|quarter|year)';
 
     /** A pattern without delimiters or named groups that matches every phrase read() can be given. */
-    public const PHRASE = 'today|tomorrow|(?:next\s+)?(?:'.self::WEEKDAY.')|(?:the\s+)?end\s+of\s+(?:the\s+)?(?:week|month|year)'
-        .'|\d{4}-\d{1,2}-\d{1,2}|\d{1,2}[\/.]\d{1,2}(?:[\/.]\d{4})?'
-        .'|\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?(?:'.self::MONTH.')(?:\s+\d{4})?|(?:'.self::MONTH.')\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?';
+    public const PHRASE = self::NEAR.'|'.self::OF_PERIOD.'|'.self::PERIOD.'|'.self::DATE.'|'.self::ON_WEEKDAY.'|'.self::NUMBER_DATE.'|the\s+\d{1,2}(?:st|nd|rd|th)';
 
-    public function __construct(private LocalDay $today) {}
+    public function __construct(private LocalDay $today, private bool $monthFirst = false) {}
 
     /**
-     * A weekday is the next one after today; a date without a year the next one from today on.
+     * A weekday is the next one after today; a date without a year the next one from today on. A period is named by its
+     * first day, or by its last.
      *
      * @throws InvalidTime if there is no such date, as 31 February
      */
-    public function read(string $phrase): LocalDay
+    public function read(string $phrase, bool $last = false): LocalDay
     {
-        $phrase = (string) preg_replace('/\s+/', ' ', strtolower(trim($phrase)));
-        if ($phrase === 'today') {
-            return $this->today;
+        $phrase = (string) preg_replace(['/\s+/u', '/^the (?=day|end|close|middle|start|beginning|very|week|\d)/', '/[\'’]s? time$/u'], [' ', '', ''], strtolower(trim($phrase)));
+        if (preg_match('/^(today|tonight|tomorrow|day after tomorrow)$/D', $phrase) === 1) {
+            return $this->today->plusDays(['tomorrow' => 1, 'day after tomorrow' => 2][$phrase] ?? 0);
         }
-        if ($phrase === 'tomorrow') {
-            return $this->today->plusDays(1);
+        if (preg_match('/^(?:in (\w+) (day|week|month|year)s?|(\w+) (day|week|month)s? from (.+))$/D', $phrase, $part) === 1) {
+            return $part[1] !== '' ? self::later($this->today, Numbers::count($part[1]), $part[2])
+                : self::later($part[5] === 'now' ? $this->today : $this->read($part[5]), Numbers::count($part[3]), $part[4]);
         }
-        if (preg_match('/end of (?:the )?(week|month|year)$/D', $phrase, $part) === 1) {
-            return $this->endOf($part[1]);
+        if (preg_match('/^(?:mid[ -]|middle of )('.self::MONTH.')$/D', $phrase, $part) === 1) {
+            return $this->inYear(0, self::monthNumber($part[1]), 15);
         }
-        if (preg_match('/^(next )?('.self::WEEKDAY.')$/D', $phrase, $part) === 1) {
-            return $this->weekday((int) array_search(substr($part[2], 0, 3), self::WEEKDAYS, true) + 1, $part[1] !== '');
+        $phrase = $phrase === 'close of day' ? 'end of day' : $phrase;
+        if (preg_match('/^(?:very )?(end|start|beginning) of (?:(the|this|next) )?(\w+)$/D', $phrase, $part) === 1) {
+            return $this->period($part[3], $part[2] === 'next', $part[1] === 'end');
+        }
+        if (preg_match('/^(?:(next|this|the) )?(weekend|week|month|quarter|year)$/D', $phrase, $part) === 1) {
+            return $this->period($part[2], $part[1] === 'next', $last);
+        }
+        if (preg_match('/^'.self::MONTH.'$/D', $phrase) === 1) {
+            return $this->period($phrase, false, $last);
+        }
+        if (preg_match('/^(?:(next|this|coming) )?('.self::WEEKDAY.')(?:,? (.+))?$/D', $phrase, $part) === 1) {
+            return isset($part[3]) ? $this->read($part[3]) : $this->weekday(self::weekdayNumber($part[2]), $part[1] === 'next');
         }
 
         return $this->date($phrase);
     }
 
-    private function endOf(string $period): LocalDay
+    /** 1 for Monday to 7 for Sunday. */
+    public static function weekdayNumber(string $word): int
     {
-        return match ($period) {
-            'week' => $this->today->plusDays(7 - $this->today->weekday()),
-            'month' => $this->today->month() === 12
-                ? LocalDay::of($this->today->year(), 12, 31)
-                : LocalDay::of($this->today->year(), $this->today->month() + 1, 1)->plusDays(-1),
-            default => LocalDay::of($this->today->year(), 12, 31),
-        };
+        return (int) array_search(substr(strtolower($word), 0, 3), self::WEEKDAYS, true) + 1;
+    }
+
+    public static function monthNumber(string $word): int
+    {
+        return (int) array_search(substr(strtolower($word), 0, 3), self::MONTHS, true) + 1;
+    }
+
+    /** So many days, weeks, months or years after a day; the last of a shorter month. */
+    public static function later(LocalDay $day, int $count, string $unit): LocalDay
+    {
+        if ($unit === 'day' || $unit === 'week') {
+            return $day->plusDays($count * ($unit === 'week' ? 7 : 1));
+        }
+        $months = 12 * $day->year() + $day->month() - 1 + $count * ($unit === 'year' ? 12 : 1);
+        $first = LocalDay::of(intdiv($months, 12), $months % 12 + 1, 1);
+
+        return $first->plusDays(min($day->dayOfMonth(), self::lastOfMonth($first)->dayOfMonth()) - 1);
+    }
+
+    public static function lastOfMonth(LocalDay $day): LocalDay
+    {
+        return $day->month() === 12 ? LocalDay::of($day->year(), 12, 31) : LocalDay::of($day->year(), $day->month() + 1, 1)->plusDays(-1);
+    }
+
+    private function period(string $name, bool $next, bool $last): LocalDay
+    {
+        $today = $this->today;
+        if ($name === 'day' || $name === 'today') {
+            return $next ? $today->plusDays(1) : $today;
+        }
+        if ($name === 'week' || $name === 'weekend') {
+            $monday = $today->plusDays(1 - $today->weekday() + ($next ? 7 : 0));
+
+            return $last ? $monday->plusDays(6) : $monday->plusDays($name === 'week' ? 0 : 5);
+        }
+        if ($name === 'year' || $name === 'quarter') {
+            $length = $name === 'year' ? 12 : 3;
+            $first = LocalDay::of($today->year(), $name === 'year' ? 1 : intdiv($today->month() - 1, 3) * 3 + 1, 1);
+            $first = $next ? self::later($first, $length, 'month') : $first;
+
+            return $last ? self::lastOfMonth(self::later($first, $length - 1, 'month')) : $first;
+        }
+        $first = LocalDay::of($today->year(), $today->month(), 1);
+        if ($name === 'month') {
+            $first = $next ? self::later($first, 1, 'month') : $first;
+        } else {
+            $month = self::monthNumber($name);
+            $first = LocalDay::of($today->year() + ($month < $today->month() ? 1 : 0), $month, 1);
+        }
+
+        return $last ? self::lastOfMonth($first) : $first;
     }
 
     private function weekday(int $weekday, bool $ofNextWeek): LocalDay
@@ -74,24 +146,39 @@ final readonly class DayReader
         if (preg_match('/^(\d{4})-(\d{1,2})-(\d{1,2})$/D', $phrase, $part) === 1) {
             return LocalDay::of((int) $part[1], (int) $part[2], (int) $part[3]);
         }
-        if (preg_match('/^(\d{1,2})[\/.](\d{1,2})(?:[\/.](\d{4}))?$/D', $phrase, $part) === 1) {
-            return $this->inYear((int) ($part[3] ?? 0), (int) $part[2], (int) $part[1]);
+        if (preg_match('/^(\d{1,2})([\/.])(\d{1,2})[\/.]?(\d{4})?$/D', $phrase, $part) === 1) {
+            $monthFirst = $this->monthFirst && $part[2] === '/';
+
+            return $this->inYear((int) ($part[4] ?? 0), (int) $part[$monthFirst ? 1 : 3], (int) $part[$monthFirst ? 3 : 1]);
         }
-        if (preg_match('/^(\d{1,2})(?:st|nd|rd|th)? (?:of )?('.self::MONTH.')(?: (\d{4}))?$/D', $phrase, $part) === 1) {
-            return $this->inYear((int) ($part[3] ?? 0), self::month($part[2]), (int) $part[1]);
+        if (preg_match('/^(\d{1,2})(?:st|nd|rd|th)? (?:of )?('.self::MONTH.')(?:,? (\d{4}))?$/D', $phrase, $part) === 1) {
+            return $this->inYear((int) ($part[3] ?? 0), self::monthNumber($part[2]), (int) $part[1]);
         }
-        if (preg_match('/^('.self::MONTH.') (\d{1,2})(?:st|nd|rd|th)?(?:,? (\d{4}))?$/D', $phrase, $part) === 1) {
-            return $this->inYear((int) ($part[3] ?? 0), self::month($part[1]), (int) $part[2]);
+        if (preg_match('/^('.self::MONTH.') (?:the )?(\d{1,2})(?:st|nd|rd|th)?(?:,? (\d{4}))?$/D', $phrase, $part) === 1) {
+            return $this->inYear((int) ($part[3] ?? 0), self::monthNumber($part[1]), (int) $part[2]);
         }
+        if (preg_match('/^(\d{1,2})(?:st|nd|rd|th)$/D', $phrase, $part) === 1) {
+            return $this->dayOfMonth((int) $part[1]);
+        }
+
         throw InvalidTime::notADate($phrase);
     }
 
-    private static function month(string $word): int
+    /** The next day with that number, in a month that has it. */
+    private function dayOfMonth(int $day): LocalDay
     {
-        return (int) array_search(substr($word, 0, 3), self::MONTHS, true) + 1;
+        for ($i = 0; $i < 3 && $day >= 1; $i++) {
+            $first = self::later(LocalDay::of($this->today->year(), $this->today->month(), 1), $i, 'month');
+            $found = $first->plusDays($day - 1);
+            if ($found->month() === $first->month() && $found->number >= $this->today->number) {
+                return $found;
+            }
+        }
+
+        throw InvalidTime::notADate((string) $day);
     }
 
-    /** Without a year (0): this year's or, once that has passed, the next year's; for 29 February up to four years on. */
+    /** Without a year (0): this year's or, once that has passed, the next year's; for 29 February up to eight years on. */
     private function inYear(int $year, int $month, int $day): LocalDay
     {
         if ($year !== 0) {
@@ -106,6 +193,7 @@ final readonly class DayReader
                 }
             }
         }
+
         throw InvalidTime::notADate("{$day}/{$month}");
     }
 }

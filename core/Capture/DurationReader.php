@@ -11,33 +11,28 @@ final class DurationReader
     public const MOST_MINUTES = 6000;
 
     private const WORDS = ['a' => 1, 'an' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5,
-        'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10];
+        'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10, 'fifteen' => 15, 'twenty' => 20, 'thirty' => 30,
+        'forty-five' => 45, 'forty' => 40, 'fifty' => 50, 'ninety' => 90];
 
-    /** The first duration in the text, with "for" before it if there is one; null if there is none. */
-    public static function find(string $text): ?Understood
+    public static function readFrom(Phrase $phrase): void
     {
         foreach (self::patterns() as $name => $pattern) {
-            if (preg_match("/{$pattern}/iu", $text, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
-                continue;
-            }
-            $part = array_map(static fn (?array $group): string => (string) ($group[0] ?? ''), $match);
-            $minutes = self::amount($name, $part);
-            $problem = match (true) {
-                ($part['sign'] ?? '') !== '' || $minutes < 1 => Problem::NotPositive,
-                $minutes > self::MOST_MINUTES => Problem::TooLong,
-                default => null,
-            };
-
-            return new Understood(
-                Kind::Minutes,
-                mb_strlen(substr($text, 0, (int) $match[0][1])),
-                mb_strlen((string) $match[0][0]),
-                minutes: $problem === null ? (int) round($minutes) : null,
-                problem: $problem,
-            );
+            $phrase->look(Kind::Minutes, $pattern, static fn (array $part): int|Problem => self::minutes($name, $part));
         }
+    }
 
-        return null;
+    /**
+     * @param  array<string, string>  $part
+     */
+    private static function minutes(string $name, array $part): int|Problem
+    {
+        $minutes = self::amount($name, $part);
+
+        return match (true) {
+            ($part['sign'] ?? '') !== '' || $minutes < 1 => Problem::NotPositive,
+            $minutes > self::MOST_MINUTES => Problem::TooLong,
+            default => (int) round($minutes),
+        };
     }
 
     /** Minutes of a text that is a duration and nothing else, where a bare number means minutes; or what is wrong with it. */
@@ -47,25 +42,34 @@ final class DurationReader
         if (preg_match('/^[-−]?\d+$/Du', $text) === 1) {
             $text .= ' min';
         }
-        $found = self::find($text);
+        $phrase = new Phrase($text, []);
+        self::readFrom($phrase);
+        $found = $phrase->parts()[0] ?? null;
         if ($found === null || $found->length !== mb_strlen($text)) {
             return Problem::NoDuration;
         }
 
-        return $found->problem ?? (int) $found->minutes;
+        return $found->problem ?? (is_int($found->value) ? $found->value : Problem::NoDuration);
     }
 
     /** @return array<string, string> */
     private static function patterns(): array
     {
-        $lead = '(?<![\w.,\/])(?:for\s+)?(?<sign>[-−])?\s?';
+        $not = '(?<!\bin\s)(?<!\bevery\s)(?<!\bafter\s)(?<!\bwithin\s)(?<!\bevery\sother\s)';
+        $for = '(?:(?:takes\s+)?(?:for\s+)?(?:about\s+|around\s+|roughly\s+|max(?:imum)?\.?\s+|at\s+most\s+|~\s?|ca\.?\s+)?)';
+        $lead = $not.'(?<![\w.,\/:])'.$for.'(?<sign>[-−])?\s?';
+        $words = implode('|', array_keys(self::WORDS));
+        $stop = '(?![\w-])(?!\s+(?:after|before|later|ago|per|a\s+(?:day|week|month))\b)';
 
         return [
-            'hours' => $lead.'(?<hours>\d+(?:[.,]\d+)?)\s?h(?:(?:ou)?rs?)?(?:\s?(?<minutes>[0-5]?\d)(?:\s?min(?:ute)?s?)?)?(?![\w:])',
-            'minutes' => $lead.'(?<minutes>\d+)\s?min(?:ute)?s?(?!\w)',
-            'half' => '(?<!\w)(?:for\s+)?half\s+an\s+hour(?!\w)',
-            'quarter' => '(?<!\w)(?:for\s+)?(?<word>a|three)\s+quarters?\s+of\s+an\s+hour(?!\w)',
-            'words' => '(?<!\w)(?:for\s+)?(?<word>'.implode('|', array_keys(self::WORDS)).')\s+hours?(?<half>\s+and\s+a\s+half)?(?!\w)',
+            'halves' => $not.'(?<!\w)'.$for.'(?<word>'.$words.'|\d+)\s+(?:and\s+a\s+half\s+hours?|hours?\s+and\s+a\s+half)'.$stop,
+            'hours' => $lead.'(?<hours>\d+(?:[.,]\d+)?)\s?h(?:(?:ou)?rs?)?(?:\s?(?:and\s+)?(?<minutes>[0-5]?\d)(?:\s?m(?:in(?:ute)?s?)?)?(?![\w:]))?(?![\w:])'.$stop,
+            'minutes' => $lead.'(?<minutes>\d+)(?:\s?min(?:ute)?s?\.?|(?<=\d)(?:m|′|\')(?<=for\s\d\dm|for\s\dm|for\s\d\d\dm)|-min(?:ute)?s?)(?!\w)'.$stop,
+            'half' => $not.'(?<!\w)'.$for.'half\s+(?:an\s+)?hour'.$stop,
+            'quarter' => $not.'(?<!\w)'.$for.'(?<word>a|three)\s+quarters?\s+(?:of\s+)?an\s+hour'.$stop,
+            'both' => $not.'(?<!\w)'.$for.'(?<word>'.$words.')\s+hours?\s+(?:and\s+)?(?<minutes>\d+|'.$words.'|fifteen|twenty|thirty|forty)\s+min(?:ute)?s?'.$stop,
+            'words' => $not.'(?<!\w)'.$for.'(?<word>'.$words.')\s+hours?'.$stop,
+            'few' => $not.'(?<!\w)'.$for.'(?<word>'.$words.'|fifteen|twenty|thirty|forty|forty-five|fifty|ninety)\s+min(?:ute)?s?'.$stop,
         ];
     }
 
@@ -78,8 +82,16 @@ final class DurationReader
             'hours' => 60 * (float) strtr($part['hours'] ?? '', ',', '.') + (float) ($part['minutes'] ?? 0),
             'minutes' => (float) ($part['minutes'] ?? 0),
             'half' => 30.0,
-            'quarter' => $word === 'a' ? 15.0 : 45.0,
-            default => 60.0 * (self::WORDS[$word] ?? 0) + (($part['half'] ?? '') === '' ? 0 : 30),
+            'quarter' => $word === 'three' ? 45.0 : 15.0,
+            'halves' => 60.0 * self::number($word) + 30,
+            'both' => 60.0 * self::number($word) + self::number(strtolower($part['minutes'] ?? '')),
+            'few' => (float) self::number($word),
+            default => 60.0 * self::number($word),
         };
+    }
+
+    private static function number(string $word): int
+    {
+        return self::WORDS[$word] ?? (int) $word;
     }
 }

@@ -9,5 +9,24 @@ enum Kind: string
 {
     case Minutes = 'minutes';
     case Due = 'due';
+    case Start = 'start';
+    case On = 'on';
+    case At = 'at';
+    case Repeat = 'repeat';
+
+    /** The last day something comes back, or how often it does. */
+    case Until = 'until';
+    case Part = 'part';
     case Importance = 'importance';
+    case Demand = 'demand';
+    case Project = 'project';
+    case Context = 'context';
+    case Waiting = 'waiting';
+    case Link = 'link';
+
+    /** True if a line may say it more than once. */
+    public function isMany(): bool
+    {
+        return $this === self::Context;
+    }
 }

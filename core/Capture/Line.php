@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Capture;
 
+use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Importance;
 
 /** A typed line and what was understood of it. Words that were not understood make up the title. */
@@ -14,24 +15,90 @@ final readonly class Line
 
     public function minutes(): ?int
     {
-        return $this->first(Kind::Minutes)?->minutes;
+        $value = $this->first(Kind::Minutes);
+
+        return is_int($value) ? $value : null;
     }
 
-    public function due(): ?Due
+    public function due(): ?When
     {
-        return $this->first(Kind::Due)?->due;
+        return $this->when(Kind::Due);
+    }
+
+    /** The earliest start. */
+    public function start(): ?When
+    {
+        return $this->when(Kind::Start);
+    }
+
+    /** The day it is picked for: named alone, or with a set time. */
+    public function on(): ?When
+    {
+        return $this->when(Kind::On) ?? ($this->at()?->day === null ? null : new When($this->at()->day));
+    }
+
+    /** The set time. */
+    public function at(): ?When
+    {
+        return $this->when(Kind::At);
+    }
+
+    public function repeat(): ?Repeat
+    {
+        $value = $this->first(Kind::Repeat);
+
+        $last = $this->first(Kind::Until);
+
+        return $value instanceof Repeat ? (is_int($last) || $last instanceof When ? $value->until($last) : $value) : null;
     }
 
     public function importance(): ?Importance
     {
-        return $this->first(Kind::Importance)?->importance;
+        $value = $this->first(Kind::Importance);
+
+        return $value instanceof Importance ? $value : null;
     }
 
-    private function first(Kind $kind): ?Understood
+    public function demand(): ?Demand
+    {
+        $value = $this->first(Kind::Demand);
+
+        return $value instanceof Demand ? $value : null;
+    }
+
+    /** Of a project, a person to wait for, a part of the day or an address. */
+    public function name(Kind $kind): ?string
+    {
+        $value = $this->first($kind);
+
+        return is_string($value) ? $value : null;
+    }
+
+    /** @return list<string> each once */
+    public function contexts(): array
+    {
+        $contexts = [];
+        foreach ($this->parts as $part) {
+            if ($part->kind === Kind::Context && is_string($part->value) && ! in_array($part->value, $contexts, true)) {
+                $contexts[] = $part->value;
+            }
+        }
+
+        return $contexts;
+    }
+
+    private function when(Kind $kind): ?When
+    {
+        $value = $this->first($kind);
+
+        return $value instanceof When ? $value : null;
+    }
+
+    private function first(Kind $kind): int|string|When|Repeat|Importance|Demand|null
     {
         foreach ($this->parts as $part) {
             if ($part->kind === $kind && $part->problem === null) {
-                return $part;
+                return $part->value;
             }
         }
 

@@ -4,130 +4,95 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Capture;
 
-use Nekto\Core\Task\Importance;
-use Nekto\Core\Time\InvalidTime;
 use Nekto\Core\Time\LocalDay;
 
 /**
- * Understands a typed line such as "Draft the wall text for 90 min by friday": how long, by when, of what importance.
- * It never fails: what it does not understand stays in the title.
+ * Understands a typed line such as "Draft the wall text for 90 min by friday": how long, by when, for which day, how it
+ * comes back, of what importance, and more. It never fails: what it does not understand stays in the title.
  */
 final readonly class LineParser
 {
     /** Longer lines are cut here before they are looked at; a title has 200 characters. */
     private const MOST_CHARACTERS = 2000;
 
-    private const TIME = 'noon|midday|midnight|\d{1,2}:\d{2}(?:\s*[ap]m)?|\d{1,2}\s*[ap]m';
+    private SignReader $signs;
 
-    private DayReader $days;
+    private RepeatReader $repeats;
 
-    /** @param  int  $minuteOfDay  the present wall-clock time */
-    public function __construct(private LocalDay $today, private int $minuteOfDay)
+    private MomentReader $moments;
+
+    private WordReader $words;
+
+    /**
+     * @param  int  $minuteOfDay  the present wall-clock time
+     * @param  bool  $monthFirst  true if 3/4 is the fourth of March
+     * @param  list<string>  $projects  that the person has
+     */
+    public function __construct(private LocalDay $today, private int $minuteOfDay, bool $monthFirst = false, array $projects = [])
     {
-        $this->days = new DayReader($today);
+        $days = new DayReader($today, $monthFirst);
+        $this->signs = new SignReader($days, $today);
+        $this->repeats = new RepeatReader($days);
+        $this->moments = new MomentReader($days, $today, $minuteOfDay);
+        usort($projects, static fn (string $a, string $b): int => mb_strlen($b) <=> mb_strlen($a));
+        $this->words = new WordReader($projects);
     }
 
-    /** @param  list<Kind>  $refused  kinds the person wants left as plain words */
+    /** @param  list<string>  $refused  what is left as plain words: a kind, or a kind and its words ("due by friday") */
     public function parse(string $text, array $refused = []): Line
     {
-        $text = mb_substr(trim((string) preg_replace('/[\p{C}\s]+/u', ' ', mb_scrub($text))), 0, self::MOST_CHARACTERS);
-        $parts = [];
-        foreach ([Kind::Due, Kind::Minutes, Kind::Importance] as $kind) {
-            $part = in_array($kind, $refused, true) ? null : match ($kind) {
-                Kind::Due => $this->due($text),
-                Kind::Minutes => DurationReader::find($text),
-                Kind::Importance => self::importance($text),
-            };
-            if ($part !== null && ! self::meetsAny($part, $parts)) {
-                $parts[] = $part;
-            }
-        }
-        usort($parts, static fn (Understood $a, Understood $b): int => $a->start <=> $b->start);
+        $text = self::clean($text);
+        $phrase = new Phrase($text, $refused);
+        $this->signs->read($phrase);
+        $this->repeats->read($phrase);
+        $this->moments->readDue($phrase);
+        $this->moments->readStart($phrase);
+        DurationReader::readFrom($phrase);
+        $this->repeats->readUntil($phrase);
+        $this->moments->readPick($phrase);
+        $this->words->read($phrase);
+        $parts = $this->withDays($phrase->parts());
 
-        return new Line($text, self::title($text, $parts), $parts);
+        return new Line($phrase->text, self::title($phrase->text, $parts), $parts);
     }
 
-    private function due(string $text): ?Understood
+    /** One line of printable characters, each where it was. Signs that turn the direction of writing over are left out. */
+    private static function clean(string $text): string
     {
-        $pattern = '/(?<![\w-])(?:due\s+(?:by\s+|on\s+)?|by\s+)(?<day>'.DayReader::PHRASE.')(?:,?\s+(?:at\s+)?(?<time>'.self::TIME.'))?(?![\w-])/iu';
-        if (preg_match($pattern, $text, $match, PREG_OFFSET_CAPTURE) !== 1) {
-            return null;
-        }
-        [$start, $length] = self::place($text, $match[0]);
-        try {
-            $day = $this->days->read($match['day'][0]);
-        } catch (InvalidTime) {
-            return new Understood(Kind::Due, $start, $length, problem: Problem::NoSuchDate);
-        }
-        $time = isset($match['time']) ? self::clock($match['time'][0]) : null;
-        if ($time === -1) {
-            return new Understood(Kind::Due, $start, $length, problem: Problem::NoSuchTime);
-        }
-        $passed = $day->number < $this->today->number
-            || ($day->equals($this->today) && $time !== null && $time <= $this->minuteOfDay);
+        $text = (string) preg_replace('/[\p{Cc}\p{Zl}\p{Zp}\x{202A}-\x{202E}\x{2066}-\x{2069}]/u', ' ', mb_scrub(mb_strcut($text, 0, 4 * self::MOST_CHARACTERS)));
 
-        return $passed
-            ? new Understood(Kind::Due, $start, $length, problem: Problem::BeforeNow)
-            : new Understood(Kind::Due, $start, $length, due: new Due($day, $time));
-    }
-
-    /** A level with the word importance, or alone at the end of the line or between commas, where it is no adjective. */
-    private static function importance(string $text): ?Understood
-    {
-        $level = 'low|medium|high|vital';
-        $pattern = "/(?<!\\w)(?:(?:of\\s+)?(?<a>{$level})\\s+importance|importance\\s+(?<b>{$level})|(?<=,\\s|,)(?<c>{$level})(?=\\s*(?:,|\$))|(?<d>vital)(?=\\s*\$))(?!\\w)/iu";
-        if (preg_match($pattern, $text, $match, PREG_OFFSET_CAPTURE) !== 1) {
-            return null;
-        }
-        foreach (['a', 'b', 'c', 'd'] as $group) {
-            $importance = Importance::fromWord($match[$group][0] ?? '');
-            if ($importance !== null) {
-                [$start, $length] = self::place($text, $match[0]);
-
-                return new Understood(Kind::Importance, $start, $length, importance: $importance);
-            }
-        }
-
-        return null;
-    }
-
-    /** Minutes since midnight, or −1 if no clock shows that time. */
-    private static function clock(string $text): int
-    {
-        $text = strtolower($text);
-        $named = ['noon' => 720, 'midday' => 720, 'midnight' => 1440];
-        if (isset($named[$text])) {
-            return $named[$text];
-        }
-        preg_match('/^(\d{1,2})(?::(\d{2}))?\s*([ap]m)?$/D', $text, $part);
-        $hour = (int) ($part[1] ?? 0);
-        $minute = (int) ($part[2] ?? 0);
-        if (isset($part[3])) {
-            return $hour >= 1 && $hour <= 12 && $minute < 60 ? 60 * ($hour % 12 + ($part[3] === 'pm' ? 12 : 0)) + $minute : -1;
-        }
-
-        return $hour < 24 && $minute < 60 ? 60 * $hour + $minute : -1;
+        return rtrim(mb_substr($text, 0, self::MOST_CHARACTERS));
     }
 
     /**
-     * @param  array{string, int}  $match  text and its byte offset
-     * @return array{int, int} start and length in characters
+     * A time without a day belongs to the day the line names, to the first day it comes back, or is the next such time.
+     *
+     * @param  list<Understood>  $parts
+     * @return list<Understood>
      */
-    private static function place(string $text, array $match): array
+    private function withDays(array $parts): array
     {
-        return [mb_strlen(substr($text, 0, $match[1])), mb_strlen($match[0])];
-    }
-
-    /** @param  list<Understood>  $parts */
-    private static function meetsAny(Understood $part, array $parts): bool
-    {
-        foreach ($parts as $other) {
-            if ($part->start < $other->start + $other->length && $other->start < $part->start + $part->length) {
-                return true;
-            }
+        $named = $repeat = $start = null;
+        foreach ($parts as $part) {
+            $named = $part->kind === Kind::On && $part->value instanceof When ? $part->value->day : $named;
+            $repeat = $part->value instanceof Repeat ? $part->value : $repeat;
+            $start = $part->kind === Kind::Start && $part->value instanceof When ? $part->value->day : $start;
         }
 
-        return false;
+        return array_map(function (Understood $part) use ($named, $repeat, $start): Understood {
+            $due = $part->kind === Kind::Due && $part->value instanceof When ? $part->value : null;
+            if ($due?->day !== null && $start !== null && $due->day->number < $start->number) { // from monday to friday
+                return new Understood($part->kind, $part->start, $part->length, new When($due->day->plusDays(7 * intdiv($start->number - $due->day->number + 6, 7)), $due->minuteOfDay));
+            }
+            $time = $part->value instanceof When && $part->value->day === null ? (int) $part->value->minuteOfDay : null;
+            if ($time === null) {
+                return $part;
+            }
+            $from = $time > $this->minuteOfDay ? $this->today : $this->today->plusDays(1);
+            $day = $named ?? ($repeat?->rule === null ? $from : FirstDay::of($repeat->rule, $from));
+
+            return new Understood($part->kind, $part->start, $part->length, new When($day, $time));
+        }, $parts);
     }
 
     /** @param  list<Understood>  $parts  by their place */
@@ -142,9 +107,10 @@ final readonly class LineParser
             }
         }
         $title .= mb_substr($text, $at);
-        $title = (string) preg_replace(['/\s+/u', '/\s+([,;.])/u', '/([,;])(?:\s*[,;])+/u'], [' ', '$1', '$1'], $title);
+        $title = (string) preg_replace(['/\s+/u', '/\s+([,;.!?:)])/u', '/([,;:])(?:\s*[,;])+/u', '/\(\s*\)/u', '/[,;]\s*([.!?])/u'], [' ', '$1', '$1', '', '$1'], $title);
         $title = trim($title, " ,;\t");
+        $title = $parts === [] ? $title : (string) preg_replace(['/^[:.–—-]\s+/u', '/\s+[:–—-]$/u', '/^[.:]$/u'], '', $title);
 
-        return $title === '' ? $text : $title;
+        return trim($title) === '' ? trim($text) : trim($title);
     }
 }

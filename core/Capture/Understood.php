@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Capture;
 
+use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Importance;
 
 /** A stretch of a typed line and what it means, or why it means nothing. */
@@ -12,16 +13,13 @@ final readonly class Understood
     /**
      * @param  int  $start  in characters
      * @param  int  $length  in characters
-     * @param  int|null  $minutes  of Kind::Minutes
-     * @param  Due|null  $due  of Kind::Due
+     * @param  int|string|When|Repeat|Importance|Demand|null  $value  minutes; a name, part of the day or address; null with a problem
      */
     public function __construct(
         public Kind $kind,
         public int $start,
         public int $length,
-        public ?int $minutes = null,
-        public ?Due $due = null,
-        public ?Importance $importance = null,
+        public int|string|When|Repeat|Importance|Demand|null $value,
         public ?Problem $problem = null,
     ) {}
 }

@@ -23,7 +23,8 @@ final class CapturePropertyTest extends TestCase
 
     private const WORDS = [
         'Draft', 'the', 'wall', 'text', 'by', 'friday', 'for', '90', 'min', '1h30', 'vital', ',', 'noon', '31', 'feb', 'end', 'of', 'month', 'due', 'half', 'an',
-        'hour', '-5', 'importance', 'high', '14/3', 'Zoë', 'at', '25:00', 'tomorrow', '–', '2026-03-13', 'room', '2', 'quarter', 'a',
+        'hour', '-5', 'importance', 'high', '14/3', 'Zoë', 'at', '25:00', 'tomorrow', '–', '2026-03-13', 'room', '2', 'quarter', 'a', 'every', 'monday', 'on', 'from', '15:00', '@desk', '+tour', 'waiting', 'Ana', 'weeks', 'after', 'done', 'until', 'morning',
+        'https://example.org', 'two', 'last',
     ];
 
     #[Test]
@@ -34,7 +35,7 @@ final class CapturePropertyTest extends TestCase
             foreach (array_reverse(self::taken($line)) as $part) {
                 $left = mb_substr($left, 0, $part->start).' '.mb_substr($left, $part->start + $part->length);
             }
-            $words = static fn (string $text): array => preg_split('/[\s,;]+/u', trim($text, " ,;\t"), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+            $words = static fn (string $text): array => preg_split('/[\s,;:.–-]+/u', trim($text, " ,;\t"), -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
             self::assertSame($words($left) === [] ? $words($line->text) : $words($left), $words($line->title));
         });

@@ -18,52 +18,49 @@ use PHPUnit\Framework\TestCase;
 final class LineParserTest extends TestCase
 {
     #[Test]
-    #[DataProvider('lines')]
-    public function a_line_is_understood(string $typed, string $title, ?int $minutes, ?string $due, ?string $importance): void
+    #[DataProvider('phrases')]
+    public function a_line_is_understood(string $typed, string $title, string $facts): void
     {
         $line = self::parse($typed);
-        $day = $line->due();
+        $found = [
+            'on' => $line->at() === null ? $line->on()?->asString() : null, 'due' => $line->due()?->asString(), 'start' => $line->start()?->asString(), 'at' => $line->at()?->asString(),
+            'minutes' => $line->minutes(), 'repeat' => $line->repeat()->rule ?? $line->repeat()?->afterDone, 'importance' => $line->importance()?->word(),
+            'demand' => $line->demand()?->value, 'part' => $line->name(Kind::Part), 'project' => $line->name(Kind::Project),
+            'contexts' => implode(',', $line->contexts()), 'waitingFor' => $line->name(Kind::Waiting), 'link' => $line->name(Kind::Link),
+        ];
+        $found = array_filter($found, static fn (int|string|null $value): bool => $value !== null && $value !== '');
 
-        self::assertSame(
-            [$title, $minutes, $due, $importance],
-            [$line->title, $line->minutes(), $day === null ? null : trim($day->day->asString().' '.$day->minuteOfDay), $line->importance()?->word()],
-        );
+        self::assertSame($title, $line->title);
+        self::assertSame($facts, implode('; ', array_map(static fn (string $name, int|string $value): string => "{$name} {$value}", array_keys($found), $found)));
     }
 
-    /** @return list<array{string, string, int|null, string|null, string|null}> typed; title, minutes, due day and minute, importance */
-    public static function lines(): array
+    /** @return list<array{string, string, string}> of phrases.txt: typed, title and what was understood */
+    public static function phrases(): array
     {
-        return [
-            ['Draft the wall text for room 2 for 90 min by friday', 'Draft the wall text for room 2', 90, '2026-03-13', null],
-            ['Send Ghent the second fee letter by Friday noon, 25 min, vital', 'Send Ghent the second fee letter', 25, '2026-03-13 720', 'vital'],
-            ['Report by 14 march 3pm for 1h30', 'Report', 90, '2026-03-14 900', null],
-            ['Report by March 14, 15:30', 'Report', null, '2026-03-14 930', null],
-            ['Budget by end of month, high importance', 'Budget', null, '2026-03-31', 'high'],
-            ['Budget due on 2026-04-02', 'Budget', null, '2026-04-02', null],
-            ['Budget by 2 january', 'Budget', null, '2027-01-02', null],
-            ['Budget by 13/3', 'Budget', null, '2026-03-13', null],
-            ['Budget by end of the week', 'Budget', null, '2026-03-15', null],
-            ['Call by today 17:00', 'Call', null, '2026-03-11 1020', null],
-            ['Call by tomorrow at 9am', 'Call', null, '2026-03-12 540', null],
-            ['Call by wednesday', 'Call', null, '2026-03-18', null],
-            ['Call by next friday', 'Call', null, '2026-03-20', null],
-            ['Call by 29 february', 'Call', null, '2028-02-29', null],
-            ['Call half an hour', 'Call', 30, null, null],
-            ['Call, a quarter of an hour', 'Call', 15, null, null],
-            ['Read two hours and a half', 'Read', 150, null, null],
-            ['Read 1.5 hours', 'Read', 90, null, null],
-            ['Read for 1 h 20', 'Read', 80, null, null],
-            ['Read 45 minutes, low', 'Read', 45, null, 'low'],
-            ['Proofs for section 3, importance medium', 'Proofs for section 3', null, null, 'medium'],
-            // what only looks like it
-            ['Check vital signs', 'Check vital signs', null, null, null],
-            ['High water by the bridge', 'High water by the bridge', null, null, null],
-            ['Walk by the canal on friday', 'Walk by the canal on friday', null, null, null],
-            ['Hang the 12 m banner in room 4', 'Hang the 12 m banner in room 4', null, null, null],
-            ['Version 2.5 horses', 'Version 2.5 horses', null, null, null],
-            // nothing is left over: the words stay
-            ['90 min', '90 min', 90, null, null],
-        ];
+        return array_map(static function (string $row): array {
+            [$typed, $title, $facts] = [...array_map(trim(...), explode(' | ', "{$row} ")), '', ''];
+
+            return [$typed, rtrim($title, ' |'), $facts];
+        }, file(__DIR__.'/phrases.txt', FILE_IGNORE_NEW_LINES) ?: []);
+    }
+
+    #[Test]
+    public function the_month_comes_first_by_setting(): void
+    {
+        $parser = new LineParser(LocalDay::of(2026, 3, 11), 620, monthFirst: true);
+
+        self::assertSame('2026-03-14', $parser->parse('Pay by 3/14')->due()?->asString());
+        self::assertSame('2026-04-03', self::parse('Pay by 3/4')->due()?->asString());
+    }
+
+    #[Test]
+    public function known_projects_are_understood_by_their_names(): void
+    {
+        $parser = new LineParser(LocalDay::of(2026, 3, 11), 620, projects: ['Lender', 'Lender agreements']);
+        $line = $parser->parse('Send Ghent the letter, for lender agreements');
+
+        self::assertSame(['Send Ghent the letter', 'Lender agreements'], [$line->title, $line->name(Kind::Project)]);
+        self::assertNull($parser->parse('Room for lender things')->name(Kind::Project));
     }
 
     #[Test]
@@ -99,9 +96,11 @@ final class LineParserTest extends TestCase
     #[Test]
     public function refused_words_stay_plain_words(): void
     {
-        $line = self::parse('Read 30 min by friday', [Kind::Due]);
+        $line = self::parse('Read 30 min by friday', ['due']);
+        $second = self::parse('Read @desk by friday by monday @phone', ['due by friday', 'context @desk']);
 
         self::assertSame(['Read by friday', 30, null], [$line->title, $line->minutes(), $line->due()]);
+        self::assertSame(['Read @desk by friday', '2026-03-16', ['phone']], [$second->title, $second->due()?->asString(), $second->contexts()]);
     }
 
     #[Test]
@@ -130,7 +129,7 @@ final class LineParserTest extends TestCase
         );
     }
 
-    /** @param  list<Kind>  $refused */
+    /** @param  list<string>  $refused */
     private static function parse(string $typed, array $refused = []): Line
     {
         return (new LineParser(LocalDay::of(2026, 3, 11), 620))->parse($typed, $refused);

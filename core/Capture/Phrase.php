@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nekto\Core\Capture;
+
+use Nekto\Core\Task\Demand;
+use Nekto\Core\Task\Importance;
+use Nekto\Core\Time\InvalidTime;
+
+/** A line while it is being read: words that were understood are out of reach for what is looked for next. */
+final class Phrase
+{
+    /** Stands in for each character of words that were understood. */
+    public const TAKEN = "\u{FFFC}";
+
+    /** What follows must end a clause: the line, a comma, or words that were understood. */
+    public const END = '(?=\s*(?:[,;.!?)]|$|'.self::TAKEN.'))';
+
+    /** Ends a word, without being its beginning: "friday" in "friday" but not in "friday’s". */
+    public const STOP = "(?![\\w'’\\/-]|[.:]\\w)";
+
+    /** @var list<Understood> */
+    private array $parts = [];
+
+    private string $rest;
+
+    /** @param  list<string>  $refused  "kind" or "kind words": what the person wants left as plain words */
+    public function __construct(public readonly string $text, private readonly array $refused)
+    {
+        $this->rest = str_replace(self::TAKEN, ' ', $text);
+    }
+
+    /**
+     * Looks for something of a kind, and takes the first that has a meaning (all, where a line may say it more than once).
+     *
+     * @param  string  $pattern  without delimiters
+     * @param  \Closure(array<string, string>): (int|string|When|Repeat|Importance|Demand|Problem|null)  $read  gets the named
+     *                                                                                                         groups; null: no meaning
+     */
+    public function look(Kind $kind, string $pattern, \Closure $read): void
+    {
+        if (in_array($kind->value, $this->refused, true) || (! $kind->isMany() && $this->has($kind))) {
+            return;
+        }
+        $from = 0;
+        while (preg_match("/{$pattern}/iu", $this->rest, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL, $from) === 1) {
+            $words = (string) $match[0][0];
+            $at = (int) $match[0][1];
+            $from = $at + max(1, strlen($words));
+            $value = $this->isRefused($kind, $words) ? null : self::read($match, $read);
+            if ($value === null || $words === '') {
+                continue;
+            }
+            $this->take($kind, $at, $words, $value);
+            if (! $kind->isMany() && ! $value instanceof Problem) {
+                return;
+            }
+            $from = $at + strlen(self::TAKEN) * mb_strlen($words);
+        }
+    }
+
+    /** Notes something of which the words were taken with another part. */
+    public function add(Understood $part): void
+    {
+        $this->parts[] = $part;
+    }
+
+    public function has(Kind $kind): bool
+    {
+        foreach ($this->parts as $part) {
+            if ($part->kind === $kind && $part->problem === null) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Understood> by their place */
+    public function parts(): array
+    {
+        usort($this->parts, static fn (Understood $a, Understood $b): int => $a->start <=> $b->start);
+
+        return $this->parts;
+    }
+
+    private function isRefused(Kind $kind, string $words): bool
+    {
+        return in_array($kind->value.' '.mb_strtolower(trim($words)), $this->refused, true);
+    }
+
+    /**
+     * @param  array<array-key, array{string|null, int}>  $match
+     * @param  \Closure(array<string, string>): (int|string|When|Repeat|Importance|Demand|Problem|null)  $read
+     */
+    private static function read(array $match, \Closure $read): int|string|When|Repeat|Importance|Demand|Problem|null
+    {
+        $groups = [];
+        foreach ($match as $name => [$words]) {
+            if (is_string($name) && $words !== null) {
+                $groups[$name] = mb_strtolower($words);
+            }
+        }
+        $groups['all'] = (string) $match[0][0];
+        foreach (['name', 'other'] as $name) { // names keep their capitals
+            $groups[$name] = (string) ($match[$name][0] ?? '');
+        }
+        try {
+            return $read($groups);
+        } catch (InvalidTime) {
+            return Problem::NoSuchDate;
+        }
+    }
+
+    private function take(Kind $kind, int $at, string $words, int|string|When|Repeat|Importance|Demand|Problem $value): void
+    {
+        $start = mb_strlen(substr($this->rest, 0, $at));
+        $length = mb_strlen($words);
+        $this->parts[] = $value instanceof Problem ? new Understood($kind, $start, $length, null, $value) : new Understood($kind, $start, $length, $value);
+        $this->rest = substr($this->rest, 0, $at).str_repeat(self::TAKEN, $length).substr($this->rest, $at + strlen($words));
+    }
+}
