@@ -21,13 +21,14 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
+        $middleware->validateCsrfTokens(except: ['capture']); // a token of its own stands for the session there
         $middleware->alias(['heal' => HealPlan::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/shape');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // Refused before there is a session to carry a message.
-        $exceptions->render(fn (PostTooLargeException $error, Request $request) => redirect('/meetings?refused=too_large'));
+        $exceptions->render(fn (PostTooLargeException $error, Request $request) => redirect($request->is('meetings') ? '/meetings?refused=too_large' : '/gather/files?refused=too_large'));
         // A block of one's own that the plan or another window has replaced meanwhile, or one that never was.
         $exceptions->render(fn (NotFoundHttpException $error, Request $request) => $request->isMethod('GET')
             || ! $error->getPrevious() instanceof ModelNotFoundException || $error->getPrevious()->getModel() !== Block::class

@@ -2,16 +2,27 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AreaController;
+use App\Http\Controllers\AttachmentController;
 use App\Http\Controllers\BlockController;
+use App\Http\Controllers\CaptureController;
+use App\Http\Controllers\FileController;
 use App\Http\Controllers\GatherController;
 use App\Http\Controllers\HoursController;
 use App\Http\Controllers\MeetingController;
+use App\Http\Controllers\MessageController;
 use App\Http\Controllers\PlanController;
+use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SettingsController;
 use App\Http\Controllers\ShapeController;
 use App\Http\Controllers\SignUpController;
+use App\Http\Controllers\SortController;
+use App\Http\Controllers\SubtaskController;
 use App\Http\Controllers\TaskController;
+use App\Http\Controllers\TemplateController;
+use App\Http\Controllers\TokenController;
+use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WeighController;
 use Illuminate\Support\Facades\Route;
 
@@ -24,6 +35,11 @@ Route::middleware('guest')->group(function (): void {
     Route::post('/sign-up', [SignUpController::class, 'store'])->middleware('throttle:sign-up');
 });
 
+Route::middleware('throttle:capture')->group(function (): void {
+    Route::get('/capture', [CaptureController::class, 'show']);
+    Route::post('/capture', [CaptureController::class, 'store']);
+});
+
 Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy']);
 
@@ -31,13 +47,73 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::post('/gather', [GatherController::class, 'store']);
     Route::post('/gather/understand', [GatherController::class, 'understand']);
 
+    Route::get('/gather/files', [FileController::class, 'index']);
+    Route::post('/gather/files', [FileController::class, 'store'])->middleware('throttle:upload');
+    Route::get('/gather/files/{preview}', [FileController::class, 'show']);
+    Route::patch('/gather/files/{preview}', [FileController::class, 'update']);
+    Route::post('/gather/files/{preview}', [FileController::class, 'take']);
+    Route::delete('/gather/files/{preview}', [FileController::class, 'destroy']);
+    Route::get('/gather/export/{format}', [FileController::class, 'export']);
+
+    Route::get('/gather/mailbox', [MessageController::class, 'index']);
+    Route::post('/gather/mailbox', [MessageController::class, 'store'])->middleware('throttle:upload');
+    Route::post('/gather/mailbox/fetch', [MessageController::class, 'fetch']);
+    Route::get('/messages/{message}', [MessageController::class, 'show']);
+    Route::post('/messages/{message}/take', [MessageController::class, 'take']);
+    Route::post('/messages/{message}/put-off', [MessageController::class, 'putOff']);
+    Route::post('/messages/{message}/state', [MessageController::class, 'state']);
+
+    Route::get('/gather/tokens', [TokenController::class, 'index']);
+    Route::post('/gather/tokens', [TokenController::class, 'store']);
+    Route::delete('/gather/tokens/{token}', [TokenController::class, 'destroy']);
+
+    Route::post('/tasks/sort', SortController::class);
+    Route::post('/tasks/many', [TaskController::class, 'many']);
+    Route::post('/tasks/{trashed}/bring-back', [TaskController::class, 'bringBack']);
     Route::get('/tasks/{task}', [TaskController::class, 'edit']);
     Route::patch('/tasks/{task}', [TaskController::class, 'update']);
     Route::delete('/tasks/{task}', [TaskController::class, 'destroy']);
     Route::post('/tasks/{task}/weigh', [TaskController::class, 'weigh']);
     Route::post('/tasks/{task}/place', [BlockController::class, 'place']);
 
-    Route::get('/weigh', WeighController::class);
+    Route::post('/tasks/{task}/subtasks', [SubtaskController::class, 'store']);
+    Route::patch('/subtasks/{subtask}', [SubtaskController::class, 'update']);
+    Route::delete('/subtasks/{subtask}', [SubtaskController::class, 'destroy']);
+    Route::post('/tasks/{task}/files', [AttachmentController::class, 'store'])->middleware('throttle:upload');
+    Route::get('/files/{attachment}', [AttachmentController::class, 'show']);
+    Route::delete('/files/{attachment}', [AttachmentController::class, 'destroy']);
+    Route::post('/tasks/{task}/links', [AttachmentController::class, 'link']);
+    Route::delete('/links/{link}', [AttachmentController::class, 'unlink']);
+    Route::post('/tasks/{task}/template', [TemplateController::class, 'store']);
+    Route::post('/tasks/{task}/duplicate', [TemplateController::class, 'duplicate']);
+    Route::post('/tasks/{task}/repeat', [TemplateController::class, 'repeat']);
+    Route::patch('/repeats/{repeat}', [TemplateController::class, 'updateRepeat']);
+    Route::get('/templates', [TemplateController::class, 'index']);
+    Route::post('/templates/{template}', [TemplateController::class, 'use']);
+    Route::delete('/templates/{template}', [TemplateController::class, 'destroy']);
+
+    Route::get('/projects', [ProjectController::class, 'index']);
+    Route::post('/projects', [ProjectController::class, 'store']);
+    Route::get('/projects/{project}', [ProjectController::class, 'show']);
+    Route::patch('/projects/{project}', [ProjectController::class, 'update']);
+    Route::delete('/projects/{project}', [ProjectController::class, 'destroy']);
+    Route::post('/projects/{project}/order', [ProjectController::class, 'order']);
+    Route::post('/projects/{project}/sections', [ProjectController::class, 'addSection']);
+    Route::patch('/sections/{section}', [ProjectController::class, 'updateSection']);
+    Route::delete('/sections/{section}', [ProjectController::class, 'removeSection']);
+
+    Route::get('/views', [ViewController::class, 'index']);
+    Route::post('/views', [ViewController::class, 'store']);
+    Route::get('/views/build', [ViewController::class, 'build']);
+    Route::get('/views/{view}', [ViewController::class, 'show']);
+    Route::patch('/views/{saved}', [ViewController::class, 'update']);
+    Route::delete('/views/{saved}', [ViewController::class, 'destroy']);
+    Route::get('/search', [ViewController::class, 'search']);
+
+    Route::get('/weigh', [WeighController::class, 'field']);
+    Route::get('/weigh/list', [WeighController::class, 'list']);
+    Route::post('/weigh/{task}', [WeighController::class, 'answer']);
+    Route::post('/weigh/{task}/preview', [WeighController::class, 'preview'])->name('weigh.preview');
 
     Route::get('/shape/{date?}', ShapeController::class);
     Route::post('/plan/lay-out', [PlanController::class, 'layOut']);
@@ -54,7 +130,15 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::post('/meetings', [MeetingController::class, 'store'])->middleware('throttle:upload');
     Route::patch('/meetings/{meeting}', [MeetingController::class, 'update']);
     Route::get('/meetings/imports/{import}', [MeetingController::class, 'show']);
+    Route::post('/occurrences/{occurrence}/task', [MeetingController::class, 'task']);
     Route::post('/meetings/imports/{import}/step', [MeetingController::class, 'step']);
+
+    Route::post('/settings/areas', [AreaController::class, 'store']);
+    Route::patch('/settings/areas/{area}', [AreaController::class, 'update']);
+    Route::delete('/settings/areas/{area}', [AreaController::class, 'destroy']);
+    Route::post('/settings/contexts', [AreaController::class, 'storeContext']);
+    Route::patch('/settings/contexts/{context}', [AreaController::class, 'updateContext']);
+    Route::delete('/settings/contexts/{context}', [AreaController::class, 'destroyContext']);
 
     Route::get('/settings', [SettingsController::class, 'edit']);
     Route::put('/settings', [SettingsController::class, 'update']);

@@ -16,6 +16,9 @@ enum RevisionCause: string
     case Done = 'done';
     case PartDone = 'part_done';
     case Changed = 'changed';
+    case Caught = 'caught';
+    case Sorted = 'sorted';
+    case Imported = 'imported';
 
     /** True where no one pressed anything. */
     public function isAutomatic(): bool

@@ -7,8 +7,10 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Attributes\Scope;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Nekto\Core\Pressure\Push;
@@ -40,8 +42,32 @@ use Nekto\Core\Task\Importance;
  * @property CarbonImmutable|null $done_at UTC
  * @property CarbonImmutable $created_at UTC
  * @property CarbonImmutable $updated_at UTC
+ * @property int|null $project_id
+ * @property int|null $section_id
+ * @property int|null $hours_set_id null: the area's
+ * @property int|null $repeat_id
+ * @property string|null $occurs_on Y-m-d, which of its occurrences it is
+ * @property int $position among its project's tasks
+ * @property string|null $picked_on Y-m-d
+ * @property bool $key
+ * @property CarbonImmutable|null $set_at UTC, a time that was set for it
+ * @property string|null $part of the day: morning, afternoon, evening
+ * @property bool $splits may be done in several blocks
+ * @property string|null $waiting_for
+ * @property string|null $waiting_since Y-m-d
+ * @property string|null $ask_on Y-m-d
+ * @property string|null $return_on Y-m-d, when something for someday reappears
+ * @property string|null $origin where an import found it
+ * @property CarbonImmutable|null $deleted_at UTC, let go
  * @property-read Area $area
  * @property-read User $user
+ * @property-read Project|null $project
+ * @property-read Section|null $section
+ * @property-read Repeat|null $repeat
+ * @property-read Collection<int, Subtask> $subtasks
+ * @property-read Collection<int, Context> $contexts
+ * @property-read Collection<int, Link> $links
+ * @property-read Collection<int, Attachment> $attachments
  */
 final class Task extends Model
 {
@@ -49,13 +75,17 @@ final class Task extends Model
 
     protected $fillable = [
         'area_id', 'title', 'short', 'note', 'stage', 'source', 'typed', 'importance', 'push', 'due_on', 'due_at', 'due_hard',
-        'not_before', 'estimate', 'minutes_left', 'min_chunk', 'max_chunk', 'demand', 'carried', 'done_at',
+        'not_before', 'estimate', 'minutes_left', 'min_chunk', 'max_chunk', 'demand', 'carried', 'done_at', 'project_id', 'section_id',
+        'hours_set_id', 'repeat_id', 'occurs_on', 'position', 'picked_on', 'key', 'set_at', 'part', 'splits', 'waiting_for', 'waiting_since',
+        'ask_on', 'return_on', 'origin', 'created_at',
     ];
 
     /** The columns' own defaults, so that a new task can be looked at before it is read back. */
     protected $attributes = [
         'stage' => 'inbox', 'source' => 'typed', 'push' => 0, 'due_hard' => false, 'min_chunk' => 15, 'max_chunk' => 120,
-        'demand' => 'light', 'carried' => 0,
+        'demand' => 'light', 'carried' => 0, 'project_id' => null, 'section_id' => null, 'hours_set_id' => null, 'repeat_id' => null, 'occurs_on' => null,
+        'position' => 0, 'picked_on' => null, 'key' => false, 'set_at' => null, 'part' => null, 'splits' => true, 'waiting_for' => null,
+        'waiting_since' => null, 'ask_on' => null, 'return_on' => null, 'origin' => null,
     ];
 
     /** @return BelongsTo<User, $this> */
@@ -68,6 +98,54 @@ final class Task extends Model
     public function area(): BelongsTo
     {
         return $this->belongsTo(Area::class);
+    }
+
+    /** @return BelongsTo<Project, $this> */
+    public function project(): BelongsTo
+    {
+        return $this->belongsTo(Project::class);
+    }
+
+    /** @return BelongsTo<Section, $this> */
+    public function section(): BelongsTo
+    {
+        return $this->belongsTo(Section::class);
+    }
+
+    /** @return BelongsTo<Repeat, $this> */
+    public function repeat(): BelongsTo
+    {
+        return $this->belongsTo(Repeat::class);
+    }
+
+    /** @return HasMany<Subtask, $this> */
+    public function subtasks(): HasMany
+    {
+        return $this->hasMany(Subtask::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return BelongsToMany<Context, $this> */
+    public function contexts(): BelongsToMany
+    {
+        return $this->belongsToMany(Context::class)->orderBy('position')->orderBy('name');
+    }
+
+    /** @return HasMany<Link, $this> */
+    public function links(): HasMany
+    {
+        return $this->hasMany(Link::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Attachment, $this> */
+    public function attachments(): HasMany
+    {
+        return $this->hasMany(Attachment::class)->orderBy('id');
+    }
+
+    /** @return HasMany<TaskEvent, $this> */
+    public function events(): HasMany
+    {
+        return $this->hasMany(TaskEvent::class)->orderByDesc('id');
     }
 
     /** @return HasMany<Block, $this> */
@@ -107,6 +185,12 @@ final class Task extends Model
         return $this->importance !== null && (int) $this->minutes_left > 0 && $this->done_at === null && $this->stage === TaskStage::Open;
     }
 
+    /** The set of hours it is done in: its own, or its area's. */
+    public function hoursSet(): int
+    {
+        return $this->hours_set_id ?? $this->area->hours_set_id;
+    }
+
     /** The name for places where the title is too long. */
     public function shortTitle(): string
     {
@@ -126,7 +210,14 @@ final class Task extends Model
             'not_before' => 'immutable_datetime',
             'demand' => Demand::class,
             'done_at' => 'immutable_datetime',
+            'project_id' => 'integer',
+            'section_id' => 'integer',
+            'hours_set_id' => 'integer',
+            'key' => 'boolean',
+            'splits' => 'boolean',
+            'set_at' => 'immutable_datetime',
             'created_at' => 'immutable_datetime',
+            'deleted_at' => 'immutable_datetime',
             'updated_at' => 'immutable_datetime',
         ];
     }

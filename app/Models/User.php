@@ -25,12 +25,13 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $tempo calm, even or eager: how readily planning moves what has a place
  * @property string $theme auto, light or dark
  * @property bool $single_keys
+ * @property bool $month_first 3/4 is the fourth of March
  */
 final class User extends Authenticatable
 {
     protected $fillable = [
         'name', 'email', 'password', 'zone', 'margin_percent', 'buffer_before', 'buffer_after', 'lunch_from', 'lunch_to',
-        'deep_limit', 'addresses', 'theme', 'single_keys', 'tempo',
+        'deep_limit', 'addresses', 'theme', 'single_keys', 'tempo', 'month_first',
     ];
 
     protected $hidden = ['password', 'remember_token'];
@@ -38,7 +39,7 @@ final class User extends Authenticatable
     /** A new account's settings, until they are stored and read back. */
     protected $attributes = [
         'zone' => 'UTC', 'margin_percent' => 20, 'buffer_before' => 0, 'buffer_after' => 0, 'lunch_from' => null,
-        'lunch_to' => null, 'deep_limit' => 240, 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm',
+        'lunch_to' => null, 'deep_limit' => 240, 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm', 'month_first' => false,
     ];
 
     /** @return HasMany<HoursSet, $this> */
@@ -95,6 +96,84 @@ final class User extends Authenticatable
         return $this->hasMany(PlanRevision::class);
     }
 
+    /** @return HasMany<Project, $this> */
+    public function projects(): HasMany
+    {
+        return $this->hasMany(Project::class)->orderBy('name');
+    }
+
+    /** @return HasMany<Context, $this> */
+    public function contexts(): HasMany
+    {
+        return $this->hasMany(Context::class)->orderBy('position')->orderBy('name');
+    }
+
+    /** @return HasMany<Message, $this> */
+    public function messages(): HasMany
+    {
+        return $this->hasMany(Message::class);
+    }
+
+    /** @return HasMany<Attachment, $this> */
+    public function attachments(): HasMany
+    {
+        return $this->hasMany(Attachment::class);
+    }
+
+    /** @return HasMany<Template, $this> */
+    public function templates(): HasMany
+    {
+        return $this->hasMany(Template::class)->orderBy('name');
+    }
+
+    /** @return HasMany<Repeat, $this> */
+    public function repeats(): HasMany
+    {
+        return $this->hasMany(Repeat::class);
+    }
+
+    /** @return HasMany<SavedView, $this> */
+    public function savedViews(): HasMany
+    {
+        return $this->hasMany(SavedView::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<CaptureToken, $this> */
+    public function captureTokens(): HasMany
+    {
+        return $this->hasMany(CaptureToken::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Preview, $this> */
+    public function previews(): HasMany
+    {
+        return $this->hasMany(Preview::class);
+    }
+
+    /** @return HasMany<Subtask, $this> */
+    public function subtasks(): HasMany
+    {
+        return $this->hasMany(Subtask::class);
+    }
+
+    /** @return HasMany<Link, $this> */
+    public function links(): HasMany
+    {
+        return $this->hasMany(Link::class);
+    }
+
+    /** @return HasMany<Section, $this> */
+    public function sections(): HasMany
+    {
+        return $this->hasMany(Section::class);
+    }
+
+    /** @return HasMany<TaskEvent, $this> */
+    public function taskEvents(): HasMany
+    {
+        return $this->hasMany(TaskEvent::class);
+    }
+
     /** @return list<string> every address under which a calendar may know the person, in lower case */
     public function calendarAddresses(): array
     {
@@ -113,7 +192,7 @@ final class User extends Authenticatable
     protected function casts(): array
     {
         return [
-            'password' => 'hashed', 'single_keys' => 'boolean', 'margin_percent' => 'integer', 'buffer_before' => 'integer',
+            'password' => 'hashed', 'single_keys' => 'boolean', 'month_first' => 'boolean', 'margin_percent' => 'integer', 'buffer_before' => 'integer',
             'buffer_after' => 'integer', 'deep_limit' => 'integer', 'lunch_from' => 'integer', 'lunch_to' => 'integer',
         ];
     }

@@ -31,7 +31,7 @@ final readonly class FreePlace
             ->map(static fn (Block $block): Interval => RowMapper::time($block))->all();
         $step = (int) config('nekto.step');
         $first = intdiv(RowMapper::minute($now) + $step - 1, $step) * $step;
-        $free = $time->open($task->area->hours_set_id)->without(IntervalSet::covering(...$taken))->between(max($first, $span->start), $span->end);
+        $free = $time->open($task->hoursSet())->without(IntervalSet::covering(...$taken))->between(max($first, $span->start), $span->end);
         $needed = min((int) $task->minutes_left, $task->max_chunk);
         foreach ($free->intervals as $gap) {
             $start = intdiv($gap->start + $step - 1, $step) * $step;

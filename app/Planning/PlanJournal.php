@@ -19,8 +19,9 @@ final readonly class PlanJournal
 
     /** The columns of a task that decide on its place; the others are the person's text and stay as they are. */
     private const TASK_COLUMNS = [
-        'id', 'stage', 'importance', 'push', 'due_on', 'due_at', 'due_hard', 'not_before', 'estimate', 'minutes_left', 'min_chunk',
-        'max_chunk', 'demand', 'carried', 'done_at', 'deleted_at',
+        'id', 'title', 'stage', 'area_id', 'project_id', 'section_id', 'hours_set_id', 'position', 'importance', 'push', 'due_on', 'due_at', 'due_hard', 'not_before', 'estimate', 'minutes_left', 'min_chunk',
+        'max_chunk', 'demand', 'carried', 'done_at', 'deleted_at', 'picked_on', 'key', 'set_at', 'part', 'splits', 'waiting_for', 'waiting_since',
+        'ask_on', 'return_on',
     ];
 
     /**

@@ -19,10 +19,14 @@ use Nekto\Core\Task\Importance;
 use Nekto\Core\Task\Task as CoreTask;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
+use Nekto\Core\Time\LocalDay;
 
-/** Reads a person's open work as a planning problem, in seven queries. */
+/** Reads a person's open work as a planning problem, in eight queries. */
 final readonly class ProblemLoader
 {
+    /** Minutes of the local day from and until. */
+    private const PARTS = ['morning' => [0, 720], 'afternoon' => [720, 1080], 'evening' => [1080, 1440]];
+
     public function __construct(private WorkTimeLoader $times) {}
 
     /**
@@ -41,6 +45,7 @@ final readonly class ProblemLoader
         $anchored = self::coreBlocks($fixed, true);
         $step = (int) config('nekto.step');
         $left = $this->minutesToPlace($tasks, $waiting, $step);
+        $steps = Steps::of($user);
 
         return new LoadedProblem(new PlanningProblem(
             zone: $time->zone,
@@ -50,11 +55,12 @@ final readonly class ProblemLoader
             hours: self::byName($time->hours),
             busy: $time->busy,
             tasks: array_values($tasks->filter(static fn (Task $task): bool => $left[$task->id] > 0)
-                ->map(static fn (Task $task): CoreTask => self::task($task, $left[$task->id], $time))->all()),
+                ->map(static fn (Task $task): CoreTask => self::task($task, $left, $time, $steps))->all()),
             anchored: array_values(array_filter($anchored, static fn (CoreBlock $block): bool => $left[(int) $block->task] > 0)),
             previous: $afresh ? [] : self::coreBlocks($movable, false),
             deepLimit: new DayLimit($user->deep_limit),
             hoursLimits: $this->loadLines($user, $time, $fixed, $tasks, $now),
+            parts: self::PARTS,
             tempo: Tempo::from($user->tempo),
         ), $time, $tasks, $movable);
     }
@@ -85,20 +91,29 @@ final readonly class ProblemLoader
         return array_map(static fn (int $minutes): int => max(0, intdiv($minutes + $step - 1, $step) * $step), $left);
     }
 
-    private static function task(Task $task, int $minutes, WorkTime $time): CoreTask
+    /** @param  array<int, int>  $left  minutes by task id */
+    private static function task(Task $task, array $left, WorkTime $time, Steps $steps): CoreTask
     {
-        $due = $time->due($task->getAttributes()['due_on'], $task->getAttributes()['due_at'], $task->area->hours_set_id);
+        $before = $steps->before[$task->id] ?? 0;
+        $minutes = $left[$task->id];
+        $due = $time->due($task->getAttributes()['due_on'], $task->getAttributes()['due_at'], $task->hoursSet());
 
         return new CoreTask(
             id: (string) $task->id,
             minutes: $minutes,
             importance: $task->importance ?? Importance::Low,
-            hours: (string) $task->area->hours_set_id,
+            hours: (string) $task->hoursSet(),
             due: $due === null ? null : new DueDate($due, $task->due_hard),
             notBefore: $task->not_before === null ? null : RowMapper::minute($task->not_before),
-            minChunk: $task->min_chunk,
-            maxChunk: $task->max_chunk,
+            minChunk: $task->splits ? $task->min_chunk : $minutes,
+            maxChunk: $task->splits ? $task->max_chunk : max($minutes, $task->max_chunk),
+            after: ($left[$before] ?? 0) > 0 ? [(string) $before] : [],
             demand: $task->demand,
+            part: $task->part,
+            project: $task->project_id === null ? null : (string) $task->project_id,
+            pick: $task->picked_on === null || $task->picked_on < $time->first->asString() ? null : LocalDay::fromString($task->picked_on)->number,
+            key: $task->key,
+            waiting: isset($steps->stuck[$task->id]),
         );
     }
 
@@ -115,7 +130,7 @@ final readonly class ProblemLoader
         $spent = $this->workedToday($user, $time, $now);
         foreach ($begun as $block) {
             $day = $time->zone->dayOf(RowMapper::start($block))->number;
-            $set = $tasks[$block->task_id]->area->hours_set_id;
+            $set = $tasks[$block->task_id]->hoursSet();
             $spent[$set][$day] = ($spent[$set][$day] ?? 0) + RowMapper::time($block)->length();
         }
         $taken = IntervalSet::covering(...$anchored->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all());
@@ -139,9 +154,9 @@ final readonly class ProblemLoader
         $spent = [];
         $blocks = $user->blocks()->whereIn('state', [BlockState::Done, BlockState::Part])->where('anchored', false)
             ->where('starts_at', '>=', RowMapper::moment($today->start))->where('starts_at', '<=', $now)
-            ->with('task:id,area_id,deleted_at', 'task.area:id,hours_set_id')->get();
+            ->with('task:id,area_id,hours_set_id,deleted_at', 'task.area:id,hours_set_id')->get();
         foreach ($blocks as $block) {
-            $set = $block->task->area->hours_set_id;
+            $set = $block->task->hoursSet();
             $spent[$set][$time->first->number] = ($spent[$set][$time->first->number] ?? 0) + RowMapper::time($block)->length();
         }
 

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Clock;
+use App\Models\Task;
 use App\Models\User;
 use App\Screens\Frame;
+use App\Tasks\TaskObserver;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\TransactionBeginning;
@@ -26,6 +28,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Clock::set((string) config('nekto.now'));
         Model::shouldBeStrict(! $this->app->isProduction());
+        Task::observe(TaskObserver::class);
         Password::defaults(fn (): Password => Password::min(10));
         $failed = static fn (Response $response): bool => Auth::guest(); // who gets in was no guesser
         RateLimiter::for('sign-in', fn (Request $request): array => [
@@ -34,6 +37,7 @@ final class AppServiceProvider extends ServiceProvider
         ]);
         RateLimiter::for('sign-up', fn (Request $request): Limit => Limit::perHour(20)->by((string) $request->ip()));
         RateLimiter::for('upload', fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->user()?->getAuthIdentifier()));
+        RateLimiter::for('capture', fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));
         View::composer('screens.*', Frame::class);
         $this->bindOwnRows();
         // SQLite lets a transaction that has only read so far fail at once when it wants to write and another one has
@@ -55,6 +59,21 @@ final class AppServiceProvider extends ServiceProvider
             'meeting' => static fn (User $user) => $user->meetings(),
             'import' => static fn (User $user) => $user->calendarImports(),
             'set' => static fn (User $user) => $user->hoursSets(),
+            'occurrence' => static fn (User $user) => $user->occurrences(),
+            'preview' => static fn (User $user) => $user->previews(),
+            'message' => static fn (User $user) => $user->messages(),
+            'token' => static fn (User $user) => $user->captureTokens(),
+            'trashed' => static fn (User $user) => $user->tasks()->onlyTrashed(),
+            'subtask' => static fn (User $user) => $user->subtasks(),
+            'attachment' => static fn (User $user) => $user->attachments(),
+            'link' => static fn (User $user) => $user->links(),
+            'template' => static fn (User $user) => $user->templates(),
+            'repeat' => static fn (User $user) => $user->repeats(),
+            'project' => static fn (User $user) => $user->projects(),
+            'section' => static fn (User $user) => $user->sections(),
+            'saved' => static fn (User $user) => $user->savedViews(),
+            'area' => static fn (User $user) => $user->areas(),
+            'context' => static fn (User $user) => $user->contexts(),
         ];
         foreach ($own as $name => $rows) {
             Route::bind($name, static function (string $id) use ($rows): Model {

@@ -37,7 +37,7 @@ final readonly class Bank
     {
         $onDay = $blocks->pluck('task_id')->flip();
         $minute = RowMapper::minute($now);
-        $free = Candidate::byPull($candidates->reject(static fn (Candidate $one): bool => $onDay->has($one->id)));
+        $free = Candidate::byPull($candidates->reject(static fn (Candidate $one): bool => $onDay->has($one->id) || ! $one->isNext));
         $soonEnd = $time->zone->day($day->plusDays(self::SOON_DAYS))->end;
         $soon = $free->filter(static fn (Candidate $one): bool => $one->due !== null && $one->due <= $soonEnd)->sortBy('due');
         $soon = $whole ? $soon : $soon->take(self::MOST_SOON);

@@ -18,6 +18,8 @@ final readonly class Candidate
      * @param  int|null  $left  minutes of work left; null without an estimate
      * @param  int  $carried  how often it was carried over
      * @param  int|null  $due  minutes since 1970-01-01T00:00Z
+     * @param  bool  $isNext  nothing of its project must be done before it
+     * @param  int  $set  of hours it is done in
      */
     public function __construct(
         public int $id,
@@ -27,6 +29,8 @@ final readonly class Candidate
         public ?int $due,
         public ?DueDemand $demand,
         public Pull $pull,
+        public bool $isNext = true,
+        public int $set = 0,
     ) {}
 
     /**

@@ -7,6 +7,7 @@ namespace App\Screens;
 use App\Models\TaskStage;
 use App\Models\User;
 use App\Planning\RowMapper;
+use App\Planning\Steps;
 use App\Planning\WorkTime;
 use App\Planning\WorkTimeLoader;
 use Carbon\CarbonImmutable;
@@ -47,12 +48,13 @@ final readonly class Candidates
                 $work[$set][] = [$due[$row->id], max(0, (int) $row->minutes_left - $planned->anchoredMinutes((int) $row->id, $minute))];
             }
         }
+        $steps = Steps::of($user);
         $curves = [];
         foreach (array_keys($time->hours) as $set) {
             $curves[$set] = new DemandCurve($work[$set] ?? [], new Timeline($time->open($set)->without($taken)), $minute);
         }
 
-        return $rows->mapWithKeys(static function (object $row) use ($due, $curves, $minute): array {
+        return $rows->mapWithKeys(static function (object $row) use ($due, $curves, $minute, $steps): array {
             $demand = $due[$row->id] === null ? null : $curves[$row->hours_set_id]->at($due[$row->id]);
             $importance = Importance::tryFrom((int) $row->importance);
             $days = intdiv($minute - RowMapper::stored($row->created_at), 1440);
@@ -65,6 +67,8 @@ final readonly class Candidates
                 $due[$row->id],
                 $demand,
                 Pull::of($importance, $demand?->pressure(), Push::from((int) $row->push), $days),
+                ! isset($steps->before[$row->id]),
+                (int) $row->hours_set_id,
             )];
         });
     }
@@ -75,6 +79,6 @@ final readonly class Candidates
         return DB::table('tasks')->join('areas', 'areas.id', 'tasks.area_id')
             ->where('tasks.user_id', $user->id)->where('stage', TaskStage::Open->value)->whereNull('done_at')->whereNull('deleted_at')
             ->orderBy('tasks.created_at')->orderBy('tasks.id')
-            ->get(['tasks.id', 'hours_set_id', 'importance', 'push', 'due_on', 'due_at', 'minutes_left', 'carried', 'tasks.created_at']);
+            ->get(['tasks.id', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'due_on', 'due_at', 'minutes_left', 'carried', 'tasks.created_at']);
     }
 }

@@ -51,7 +51,7 @@ final readonly class Gauge
             ->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all());
         $counted = $blocks->reject(static fn (Block $block): bool => $block->state === BlockState::Passed || $block->anchored);
         $main = $time->sets->first();
-        $mine = $counted->filter(static fn (Block $block): bool => $block->task->area->hours_set_id === $main?->id);
+        $mine = $counted->filter(static fn (Block $block): bool => $block->task->hoursSet() === $main?->id);
         $load = $main === null
             ? DayLoad::of(IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), 0)
             : $time->load($main->id, $day, $anchored);
@@ -158,7 +158,7 @@ final readonly class Gauge
         $others = [];
         foreach ($time->sets->slice(1) as $set) {
             $line = $time->load($set->id, $day, $anchored)->loadLine;
-            $minutes = self::minutes($counted->filter(static fn (Block $block): bool => $block->task->area->hours_set_id === $set->id));
+            $minutes = self::minutes($counted->filter(static fn (Block $block): bool => $block->task->hoursSet() === $set->id));
             if ($line > 0 || $minutes > 0) {
                 $others[] = ['name' => $set->name, 'minutes' => $minutes, 'line' => $line];
             }

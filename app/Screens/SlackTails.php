@@ -57,7 +57,7 @@ final readonly class SlackTails
     {
         $interval = RowMapper::time($block);
 
-        return Slack::of($interval->start, $interval->length(), $planned->minutesAfter($block->task_id, $interval->start), $due, $this->time->open($block->task->area->hours_set_id));
+        return Slack::of($interval->start, $interval->length(), $planned->minutesAfter($block->task_id, $interval->start), $due, $this->time->open($block->task->hoursSet()));
     }
 
     /** @return array{from: float, to: float|null, x: int|null, label: string, kind: string} */

@@ -8,10 +8,12 @@ use App\Models\User;
 use App\Planning\RowMapper;
 use App\Planning\Zones;
 use Carbon\CarbonImmutable;
-use Nekto\Core\Capture\Due;
+use Nekto\Core\Capture\FirstDay;
 use Nekto\Core\Capture\Kind;
 use Nekto\Core\Capture\Line;
+use Nekto\Core\Capture\Repeat;
 use Nekto\Core\Capture\Understood;
+use Nekto\Core\Capture\When;
 
 /** What was understood of a typed line, to be written beneath its words. */
 final readonly class Gloss
@@ -30,23 +32,62 @@ final readonly class Gloss
         ], $line->parts)];
     }
 
+    /**
+     * "3 tasks, 1 repeats, 1 waits".
+     *
+     * @param  list<array{under: int, parts: list<array{kind: string, problem: bool}>}>  $lines
+     */
+    public function summary(array $lines): string
+    {
+        $count = ['repeat' => 0, 'waiting' => 0];
+        foreach ($lines as $line) {
+            foreach ($line['parts'] as $part) {
+                isset($count[$part['kind']]) && ! $part['problem'] && $count[$part['kind']]++;
+            }
+        }
+        $said = [trans_choice('gather.summary.tasks', count($lines))];
+        foreach (['subtasks' => array_sum(array_column($lines, 'under')), 'repeat' => $count['repeat'], 'waiting' => $count['waiting']] as $what => $many) {
+            $many > 0 && $said[] = trans_choice("gather.summary.{$what}", $many);
+        }
+
+        return implode(', ', $said);
+    }
+
     /** A duration that already reads as we write it is not said twice. */
     private function meaning(Understood $part, string $words): string
     {
-        return match ($part->kind) {
-            Kind::Minutes => str_ends_with($words, Times::duration((int) $part->minutes))
+        $value = $part->value;
+
+        return match (true) {
+            is_int($value) && $part->kind === Kind::Minutes => str_ends_with($words, Times::duration($value))
                 ? __('gather.gloss.estimate')
-                : __('gather.gloss.minutes', ['minutes' => Times::duration((int) $part->minutes)]),
-            Kind::Due => __('gather.gloss.due', ['when' => $part->due === null ? '' : $this->due($part->due)]),
-            Kind::Importance => __('gather.gloss.importance'),
+                : __('gather.gloss.minutes', ['minutes' => Times::duration($value)]),
+            is_int($value) => trans_choice('gather.gloss.times', $value),
+            $value instanceof When => __("gather.gloss.{$part->kind->value}", ['when' => $this->when($value)]),
+            $value instanceof Repeat => $this->repeat($value),
+            is_string($value) => __("gather.gloss.{$part->kind->value}", ['name' => $value]),
+            default => __("gather.gloss.{$part->kind->value}"),
         };
     }
 
-    private function due(Due $due): string
+    private function when(When $when): string
     {
+        if ($when->day === null) {
+            return '';
+        }
         $zone = Zones::named($this->user->zone);
-        $day = Times::day($this->user, $zone->at($due->day, 720), $this->now);
+        $day = Times::day($this->user, $zone->at($when->day, 720), $this->now);
 
-        return $due->minuteOfDay === null ? $day : $day.', '.RowMapper::moment($zone->at($due->day, min(1439, $due->minuteOfDay)))->setTimezone($this->user->zone)->format('H:i');
+        return $when->minuteOfDay === null ? $day : $day.', '.RowMapper::moment($zone->at($when->day, min(1439, $when->minuteOfDay)))->setTimezone($this->user->zone)->format('H:i');
+    }
+
+    private function repeat(Repeat $repeat): string
+    {
+        if ($repeat->rule === null) {
+            return __('gather.gloss.repeat_after', ['how' => Rules::afterDone((string) $repeat->afterDone)]);
+        }
+        $first = FirstDay::of($repeat->rule, RowMapper::today($this->user, $this->now));
+
+        return __('gather.gloss.repeat', ['when' => $this->when(new When($first))]);
     }
 }

@@ -14,6 +14,7 @@ final class DurationReader
         'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10, 'fifteen' => 15, 'twenty' => 20, 'thirty' => 30,
         'forty-five' => 45, 'forty' => 40, 'fifty' => 50, 'ninety' => 90];
 
+    /** Takes the first duration of a line. */
     public static function readFrom(Phrase $phrase): void
     {
         foreach (self::patterns() as $name => $pattern) {
@@ -21,9 +22,7 @@ final class DurationReader
         }
     }
 
-    /**
-     * @param  array<string, string>  $part
-     */
+    /** @param  array<string, string>  $part */
     private static function minutes(string $name, array $part): int|Problem
     {
         $minutes = self::amount($name, $part);
@@ -33,6 +32,22 @@ final class DurationReader
             $minutes > self::MOST_MINUTES => Problem::TooLong,
             default => (int) round($minutes),
         };
+    }
+
+    /** @return array{string, int|null} a text without its duration, and that in minutes */
+    public static function apart(string $text): array
+    {
+        $phrase = new Phrase($text, []);
+        self::readFrom($phrase);
+        foreach ($phrase->parts() as $part) {
+            if (is_int($part->value)) {
+                $rest = trim((string) preg_replace('/\s+/u', ' ', mb_substr($text, 0, $part->start).mb_substr($text, $part->start + $part->length)), ' ,;');
+
+                return $rest === '' ? [$text, null] : [$rest, $part->value];
+            }
+        }
+
+        return [$text, null];
     }
 
     /** Minutes of a text that is a duration and nothing else, where a bare number means minutes; or what is wrong with it. */

@@ -56,6 +56,16 @@ final readonly class LineParser
         return new Line($phrase->text, self::title($phrase->text, $parts), $parts);
     }
 
+    /** Reads the signs of todo.txt alone; all other words are the title. */
+    public function signs(string $text): Line
+    {
+        $phrase = new Phrase(self::clean($text), []);
+        $this->signs->read($phrase);
+        $parts = $this->withDays($phrase->parts());
+
+        return new Line($phrase->text, self::title($phrase->text, $parts), $parts);
+    }
+
     /** One line of printable characters, each where it was. Signs that turn the direction of writing over are left out. */
     private static function clean(string $text): string
     {

@@ -45,11 +45,13 @@ final class DemoSeeder extends Seeder
             $this->openTasks($user);
             $this->caught($user);
             $this->today($user);
+            (new DemoOrder($this->now, $this->dates))->fill($user);
         });
         $user = User::query()->where('email', self::EMAIL)->firstOrFail();
         $user->blocks()->update(['kept' => true]); // today is laid out already: only the rest is placed
         $replan($user, $this->now, RevisionCause::LaidOut);
         $user->blocks()->update(['kept' => false]);
+        (new DemoMail($this->now))->send($user);
         $user->planRevisions()->delete(); // the demo begins with a plan, not with a change
     }
 

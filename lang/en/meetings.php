@@ -19,4 +19,6 @@ return [
     'too_long' => 'it lasts longer than a year',
     'too_often' => 'it repeats too often to be a meeting (over 1,000 times in the window)',
     'unknown_zone' => 'its time zone “:zone” is unknown and the file does not describe it',
+    'prepare' => 'Prepare :title',
+    'follow_up' => 'Follow up: :title',
 ];

@@ -21,4 +21,7 @@ return [
     'lunch_both' => 'Give both times, or neither for no lunch.',
     'between' => 'Choose a number from :min to :max.',
     'whole_number' => 'Write a whole number.',
+    'area_name' => 'Give the area a name that no other has.',
+    'area_in_use' => ':name has tasks or projects, or is the only area. Move them first.',
+    'context_name' => 'Give the context a name.',
 ];

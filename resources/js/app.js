@@ -1,13 +1,17 @@
 import Alpine from '@alpinejs/csp'
 import morph from '@alpinejs/morph'
+import card from './components/card.js'
 import entry from './components/entry.js'
+import field from './components/field.js'
 import runSheet from './components/runSheet.js'
 import toast from './components/toast.js'
 import { listenForKeys } from './keys.js'
 import { listenForForms, refreshEachMinute } from './page.js'
 
 Alpine.plugin(morph)
+Alpine.data('card', card)
 Alpine.data('entry', entry)
+Alpine.data('field', field)
 Alpine.data('runSheet', runSheet)
 Alpine.data('toast', toast)
 Alpine.start()

@@ -48,7 +48,7 @@ function single(event) {
         document.getElementById('keys')?.showModal()
         return
     }
-    if (event.shiftKey || !/^([a-z1-4]|Delete)$/.test(event.key)) {
+    if (event.shiftKey || !/^([a-z1-4 ]|Delete)$/.test(event.key)) {
         return
     }
     const row = event.target.closest('[data-list] > *')
@@ -69,9 +69,19 @@ function press(event, control) {
         return
     }
     event.preventDefault()
+    if (control.matches('[type=checkbox], [type=radio], a, button[type=button]') || (control.form && control.hasAttribute('x-on:click'))) {
+        control.click()
+        return
+    }
     if (control.matches('input')) {
         control.focus()
         control.select?.()
+        return
+    }
+    if (control.matches('summary')) {
+        document.querySelectorAll('details.asks[open]').forEach((other) => other.removeAttribute('open'))
+        control.parentElement.open = true
+        control.parentElement.querySelector('input:not([type=hidden]), button:not(summary)')?.focus()
         return
     }
     const row = control.closest('[data-list] > *')
@@ -101,7 +111,8 @@ function leave(event) {
         return
     }
     const row = event.target.closest('[data-list] > *')
-    if (event.target.matches('input, textarea, select') && row) {
+    event.target.closest('details.asks[open]')?.removeAttribute('open')
+    if (row && !event.target.matches('[data-row]')) {
         ;(row.matches('[data-row]') ? row : row.querySelector('[data-row]'))?.focus()
     } else if (event.target.matches('input, textarea, select')) {
         event.target.blur()

@@ -31,7 +31,7 @@ final class GatherTest extends FeatureTestCase
     #[Test]
     public function several_lines_are_caught_at_once_and_empty_ones_left_out(): void
     {
-        $this->post('/gather', ['lines' => "One 10 min\r\n\r\n  Two by friday  \nThree", 'refused' => '1:due']);
+        $this->post('/gather', ['lines' => "One 10 min\r\n\r\nTwo by friday  \nThree", 'refused' => '3:due by friday']);
 
         self::assertSame(['One', 'Two by friday', 'Three'], $this->ines->tasks()->orderBy('id')->pluck('title')->all());
     }
@@ -49,7 +49,7 @@ final class GatherTest extends FeatureTestCase
     #[Test]
     public function too_much_at_once_is_refused_and_nothing_is_lost(): void
     {
-        $this->from('/gather')->post('/gather', ['lines' => str_repeat("One\n", 51)])->assertSessionHasErrors('lines')->assertSessionHasInput('lines');
+        $this->from('/gather')->post('/gather', ['lines' => str_repeat("One\n", 501)])->assertSessionHasErrors('lines')->assertSessionHasInput('lines');
         $this->from('/gather')->post('/gather', ['lines' => str_repeat('x', 2_000_000)])->assertSessionHasErrors('lines');
         $this->from('/gather')->post('/gather', ['lines' => " \n "])->assertSessionHasErrors('lines');
         self::assertSame(0, Task::query()->count());

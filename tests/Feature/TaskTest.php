@@ -95,11 +95,11 @@ final class TaskTest extends FeatureTestCase
         $this->task('Invoices', importance: Importance::Low);
         $mount = $this->task('Mount for object 112');
         $mount->update(['importance' => null]);
-        $this->get('/weigh')->assertSeeInOrder(['Unweighed', 'Mount for object 112', 'By pull', 'Invoices']);
+        $this->get('/weigh/list')->assertSeeInOrder(['Unweighed', 'Mount for object 112', 'By pull', 'Invoices']);
 
         $this->patch("/tasks/{$mount->id}", ['importance' => '4']);
 
-        $this->get('/weigh')->assertDontSee('Unweighed')->assertSeeInOrder(['By pull', 'Mount for object 112', 'Invoices']);
+        $this->get('/weigh/list')->assertDontSee('Unweighed')->assertSeeInOrder(['By pull', 'Mount for object 112', 'Invoices']);
         $this->post('/plan/undo');
         self::assertNull($mount->refresh()->importance);
     }

@@ -7,9 +7,12 @@ namespace App\Console\Commands;
 use App\Clock;
 use App\Exchange\ICalendar\ExtendMeetings;
 use App\Exchange\ICalendar\TakeEvents;
+use App\Mailbox\ReadMailbox;
 use App\Models\CalendarImport;
 use App\Models\User;
 use App\Planning\Heal;
+use App\Tasks\ComeBack;
+use App\Tasks\Tidy;
 use Illuminate\Console\Command;
 
 /** What is done each minute for every account. One that fails is reported and keeps nobody else waiting. */
@@ -23,15 +26,17 @@ final class Minute extends Command
 
     protected $signature = 'nekto:minute';
 
-    protected $description = 'Mends plans, expands repeating meetings, goes on with imports; run it each minute';
+    protected $description = 'Mends plans, reads mailboxes, expands repeating meetings, goes on with imports; run it each minute';
 
-    public function handle(Heal $heal, ExtendMeetings $extend, TakeEvents $take): int
+    public function handle(Heal $heal, ExtendMeetings $extend, TakeEvents $take, ReadMailbox $mailbox, ComeBack $comeBack, Tidy $tidy): int
     {
         $now = Clock::now();
         $failed = 0;
         foreach (User::query()->lazyById() as $user) {
             try {
                 $extend($user, $now);
+                $mailbox($user, $now);
+                $comeBack($user, $now);
                 $revision = $heal($user, $now);
                 $revision === null || $this->line("Mended the plan of account {$user->id}: ".count($revision->moves).' moves.');
             } catch (\Throwable $error) {
@@ -39,6 +44,7 @@ final class Minute extends Command
                 $failed++;
             }
         }
+        $tidy($now);
         foreach (CalendarImport::query()->whereNull('finished_at')->where('updated_at', '<', $now->subMinutes(self::ABANDONED))->with('user')->get() as $import) {
             for ($steps = 0; $import->finished_at === null && $steps < self::STEPS; $steps++) {
                 $take->step($import, $now);

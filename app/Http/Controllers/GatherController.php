@@ -5,22 +5,25 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Capture\CaughtLine;
+use App\Capture\KeepLine;
 use App\Clock;
 use App\Http\Requests\LinesRequest;
+use App\Models\RevisionCause;
 use App\Models\User;
+use App\Planning\PlanJournal;
+use App\Screens\GatherScreen;
 use App\Wording\Gloss;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\DB;
-use Illuminate\View\View;
 
 /** What has come at the person: typed lines and the inbox. */
 final readonly class GatherController
 {
-    public function index(#[CurrentUser] User $user): View
+    public function index(#[CurrentUser] User $user, GatherScreen $screen): View
     {
-        return view('screens.gather', ['items' => $user->tasks()->inbox()->with('area')->orderBy('created_at')->orderBy('id')->get()]);
+        return view('screens.gather', $screen->of($user));
     }
 
     /** What is understood of the lines so far. */
@@ -28,24 +31,31 @@ final readonly class GatherController
     {
         $caught = new CaughtLine($user, Clock::now());
         $gloss = new Gloss($user, Clock::now());
+        $refused = $request->refused();
+        $lines = [];
+        foreach ($request->items() as $item) {
+            $lines[] = ['line' => $item->line, 'under' => count($item->under), 'done' => $item->done] + $gloss->of($caught->understand($item->text, $refused[$item->line] ?? []));
+        }
 
-        return response()->json(['lines' => array_map(
-            static fn (array $line): array => $gloss->of($caught->understand(...$line)),
-            $request->lines(),
-        )]);
+        return response()->json(['lines' => $lines, 'summary' => $gloss->summary($lines)]);
     }
 
-    public function store(LinesRequest $request, #[CurrentUser] User $user): RedirectResponse
+    public function store(LinesRequest $request, #[CurrentUser] User $user, PlanJournal $journal): RedirectResponse
     {
-        $area = $user->areas()->firstOrFail();
-        $caught = new CaughtLine($user, Clock::now());
-        $lines = $request->lines();
-        DB::transaction(static function () use ($lines, $caught, $area): void {
-            foreach ($lines as [$text, $refused]) {
-                $caught->keep($text, $refused, $area);
+        $now = Clock::now();
+        $caught = new CaughtLine($user, $now);
+        $items = $request->items();
+        $refused = $request->refused();
+        $journal->record($user, RevisionCause::Caught, $now, static function () use ($user, $now, $caught, $items, $refused): array {
+            $keep = new KeepLine($user, $now, $caught);
+            foreach ($items as $item) {
+                $keep($item, $refused[$item->line] ?? []);
             }
-        });
 
-        return back()->with('status', trans_choice('gather.caught', count($lines), ['title' => $caught->understand(...$lines[0])->title]));
+            return [];
+        });
+        $first = $caught->understand($items[0]->text, $refused[$items[0]->line] ?? []);
+
+        return back()->with(['status' => trans_choice('gather.caught', count($items), ['title' => $first->title]), 'undo' => true]);
     }
 }

@@ -10,7 +10,10 @@ use App\Exchange\ICalendar\TakeEvents;
 use App\Exchange\ICalendar\UnreadableCalendar;
 use App\Models\CalendarImport;
 use App\Models\Meeting;
+use App\Models\Occurrence;
+use App\Models\RevisionCause;
 use App\Models\User;
+use App\Planning\PlanJournal;
 use App\Planning\Replan;
 use App\Planning\RowMapper;
 use App\Planning\Zones;
@@ -86,5 +89,22 @@ final readonly class MeetingController
         });
 
         return back()->with($said->about($revision, __('meetings.saved', ['title' => $meeting->summary])));
+    }
+
+    /** Makes a meeting a task: what must be ready before it, or what follows from it. */
+    public function task(Request $request, Occurrence $occurrence, #[CurrentUser] User $user, PlanJournal $journal): RedirectResponse
+    {
+        $after = $request->input('when') === 'after';
+        $title = mb_substr(__($after ? 'meetings.follow_up' : 'meetings.prepare', ['title' => $occurrence->summary]), 0, 200);
+        $journal->record($user, RevisionCause::Caught, Clock::now(), static function () use ($user, $occurrence, $after, $title): array {
+            $user->tasks()->create([
+                'area_id' => $user->areas()->firstOrFail()->id, 'title' => $title, 'source' => 'meeting', 'note' => $occurrence->summary.($occurrence->place === null ? '' : ", {$occurrence->place}"),
+                'due_at' => $after ? null : $occurrence->starts_at, 'not_before' => $after ? $occurrence->ends_at : null,
+            ]);
+
+            return [];
+        });
+
+        return back()->with(['status' => __('task.made_task', ['title' => $title]), 'undo' => true]);
     }
 }

@@ -21,6 +21,8 @@ final readonly class SettingsController
         return view('screens.settings', [
             'user' => $user,
             'sets' => $user->hoursSets()->with('exceptions')->get(),
+            'areas' => $user->areas()->get(),
+            'contexts' => $user->contexts()->get(),
             'zones' => \DateTimeZone::listIdentifiers(),
         ]);
     }

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Clock;
+use App\Http\Requests\ManyRequest;
 use App\Http\Requests\TaskRequest;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
+use App\Planning\Replan;
 use App\Planning\TaskEdit;
+use App\Screens\TaskScreen;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
@@ -18,16 +21,20 @@ use Illuminate\View\View;
 /** One task: its form, its way from the inbox to Weigh, letting it go. */
 final readonly class TaskController
 {
-    public function __construct(private TaskEdit $edit) {}
+    public function __construct(private TaskEdit $edit, private TaskScreen $screen) {}
 
     public function edit(Task $task, #[CurrentUser] User $user): View
     {
-        return view('screens.task', ['task' => $task, 'areas' => $user->areas()->get(), 'back' => url()->previous('/gather')]);
+        return view('screens.task', $this->screen->of($user, $task) + ['back' => url()->previous('/gather')]);
     }
 
     public function update(TaskRequest $request, Task $task, Said $said): RedirectResponse
     {
+        $contexts = $request->contexts();
         $revision = $this->edit->change($task, $request->columns(), Clock::now());
+        if ($contexts !== null) {
+            $task->contexts()->sync(array_map(static fn (string $name): int => $task->user->contexts()->firstOrCreate(['name' => $name])->id, $contexts));
+        }
         $to = $request->string('back')->toString();
 
         return ($to !== '' && str_starts_with($to, url('/')) ? redirect($to) : back())->with($said->about($revision, __('task.saved', ['title' => $task->title])));
@@ -46,5 +53,24 @@ final readonly class TaskController
         $revision = $this->edit->letGo($task, Clock::now());
 
         return redirect($task->stage === TaskStage::Inbox ? '/gather' : '/weigh')->with($said->about($revision, __('task.let_go', ['title' => $task->title])));
+    }
+
+    /** The same change for several tasks. */
+    public function many(ManyRequest $request, #[CurrentUser] User $user, Said $said): RedirectResponse
+    {
+        $tasks = $request->tasks($user);
+        $revision = $this->edit->changeAll($user, $tasks, $request->columns($user), Clock::now());
+
+        return back()->with($said->about($revision, trans_choice('task.many', count($tasks))));
+    }
+
+    /** What was let go comes back to where it was. */
+    public function bringBack(Task $trashed, #[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse
+    {
+        $revision = $replan->after($user, Clock::now(), static function () use ($trashed): void {
+            $trashed->restore();
+        });
+
+        return back()->with($said->about($revision, __('task.brought_back', ['title' => $trashed->title])));
     }
 }

@@ -5,37 +5,63 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Clock;
+use App\Http\Requests\WeighRequest;
+use App\Models\RevisionCause;
+use App\Models\Task;
 use App\Models\User;
-use App\Planning\RowMapper;
-use App\Screens\Candidate;
-use App\Screens\Candidates;
-use App\Screens\PlannedTimes;
+use App\Planning\TaskEdit;
+use App\Screens\WeighScreen;
+use App\Wording\Said;
+use App\Wording\Times;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 
-/** What it is worth and how pressing it is: the plain list, unweighed items first. */
+/** What it is worth and how pressing it is. */
 final readonly class WeighController
 {
-    /** More than anyone weighs in one go; the rest is a press away. */
-    private const ROWS = 50;
+    public function __construct(private WeighScreen $screen) {}
 
-    public function __invoke(Request $request, #[CurrentUser] User $user, Candidates $candidates): View
+    public function field(Request $request, #[CurrentUser] User $user): View
     {
-        $now = Clock::now();
-        $all = $candidates->of($user, PlannedTimes::of($user), $candidates->time($user, RowMapper::today($user, $now)), $now);
-        [$unweighed, $weighed] = $all->partition(static fn (Candidate $one): bool => $one->importance === null);
-        $weighed = Candidate::byPull($weighed);
-        $shown = [$unweighed->take(self::ROWS), $request->boolean('all') ? $weighed : $weighed->take(self::ROWS)];
+        $zoom = in_array($request->query('zoom'), ['late', 'today', 'week', 'fortnight', 'later', 'none'], true) ? $request->string('zoom')->toString() : null;
 
-        return view('screens.weigh', [
-            'user' => $user,
-            'now' => $now,
-            'unweighed' => $shown[0],
-            'unweighedCount' => $unweighed->count(),
-            'weighed' => $shown[1],
-            'tasks' => $user->tasks()->with('area')->findMany([...$shown[0]->keys(), ...$shown[1]->keys()])->keyBy('id'),
-            'weighedCount' => $weighed->count(),
+        return view('screens.weigh', $this->screen->field($user, Clock::now(), $request->integer('item') ?: null, $zoom));
+    }
+
+    public function list(Request $request, #[CurrentUser] User $user): View
+    {
+        $group = is_string($request->query('group')) && isset(WeighScreen::GROUPS[$request->query('group')]) ? $request->query('group') : 'none';
+
+        return view('screens.weigh-list', $this->screen->list($user, Clock::now(), $group, $request->boolean('all')));
+    }
+
+    /** What it would weigh, while the card is being filled. */
+    public function preview(WeighRequest $request, Task $task, #[CurrentUser] User $user): JsonResponse
+    {
+        $card = $this->screen->weighed($user, $task, $request->importance(), $request->dueOn(), $request->minutes(), Clock::now());
+        [$one, $likely, $careful, $answer] = [$card['one'], $card['likely'], $card['careful'], $card['answer']];
+
+        return response()->json([
+            'pull' => $one->importance === null ? null : $one->pull->total(),
+            'parts' => "importance {$one->pull->importance} + pressure {$one->pull->pressure} =",
+            'pressure' => $one->pressure(),
+            'likely' => $likely === null ? '' : 'likely '.Times::duration($likely).', careful '.Times::duration((int) $careful),
+            'answer' => $answer?->value,
+            'x' => round($card['x'], 4),
+            'y' => round($card['y'], 4),
         ]);
+    }
+
+    /** One of the four answers, with all that was set in the same breath. */
+    public function answer(WeighRequest $request, Task $task, Said $said, TaskEdit $edit): RedirectResponse
+    {
+        $revision = $request->letsGo()
+            ? $edit->letGo($task, Clock::now())
+            : $edit->change($task, $request->columns(Clock::now()), Clock::now(), RevisionCause::Sorted);
+
+        return redirect('/weigh')->with($said->about($revision, __("task.answered.{$request->answer()->value}", ['title' => $task->title, 'person' => $request->string('waiting_for')->toString()])));
     }
 }

@@ -17,7 +17,7 @@ final class SecurityHeaders
     {
         $response = $next($request);
         $response->headers->add([
-            'Content-Security-Policy' => self::POLICY,
+            'Content-Security-Policy' => $response->headers->get('Content-Security-Policy') ?? self::POLICY, // a file handed out has a stricter one
             'X-Content-Type-Options' => 'nosniff',
             'Referrer-Policy' => 'same-origin',
             'Permissions-Policy' => 'camera=(), microphone=(), geolocation=()',

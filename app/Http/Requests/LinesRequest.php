@@ -5,25 +5,29 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
-use Nekto\Core\Capture\Kind;
+use Nekto\Core\Capture\Outline;
+use Nekto\Core\Capture\OutlineItem;
 
-/** One typed line or several, and what the person refused to have understood. */
+/** One typed line or many, and what the person refused to have understood. */
 final class LinesRequest extends FormRequest
 {
-    private const MOST_LINES = 50;
+    private const MOST_LINES = 500;
 
-    private const MOST_CHARACTERS = 20_000;
+    private const MOST_CHARACTERS = 100_000;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
-            'lines' => ['required', 'string', 'max:'.self::MOST_CHARACTERS, function (string $name, mixed $value, \Closure $fail): void {
-                if (count($this->texts()) > self::MOST_LINES) {
-                    $fail(__('gather.too_many', ['most' => self::MOST_LINES]));
+            'lines' => ['bail', 'required', 'string', 'max:'.self::MOST_CHARACTERS, function (string $name, mixed $value, \Closure $fail): void {
+                $lines = substr_count((string) $value, "\n") + 1;
+                if ($lines > self::MOST_LINES) {
+                    $fail(__('gather.too_many', ['most' => self::MOST_LINES, 'lines' => number_format($lines)]));
+                } elseif ($this->items() === []) {
+                    $fail(__('gather.empty'));
                 }
             }],
-            'refused' => ['nullable', 'string', 'max:1000'],
+            'refused' => ['nullable', 'string', 'max:20000'],
         ];
     }
 
@@ -33,29 +37,22 @@ final class LinesRequest extends FormRequest
         return ['lines.required' => __('gather.empty'), 'lines.max' => __('gather.too_long')];
     }
 
-    /** @return list<array{string, list<Kind>}> text and refused kinds of each line that is not empty */
-    public function lines(): array
+    /** @return list<OutlineItem> */
+    public function items(): array
+    {
+        return Outline::of($this->string('lines')->toString());
+    }
+
+    /** @return array<int, list<string>> by the line of the text, from 1; as "due by friday" */
+    public function refused(): array
     {
         $refused = [];
-        foreach (explode(' ', $this->string('refused')->toString()) as $entry) { // as "0:due 2:minutes"
-            [$line, $kind] = [...explode(':', $entry, 2), ''];
-            if (($case = Kind::tryFrom($kind)) !== null) {
-                $refused[(int) $line][] = $case;
+        foreach (explode("\n", str_replace("\r", '', $this->string('refused')->toString())) as $entry) { // as "1:due by friday"
+            if (preg_match('/^(\d{1,4}):(.+)$/u', $entry, $part) === 1) {
+                $refused[(int) $part[1]][] = mb_strtolower($part[2]);
             }
         }
 
-        return array_map(
-            static fn (string $text, int $i): array => [$text, $refused[$i] ?? []],
-            $this->texts(),
-            array_keys($this->texts()),
-        );
-    }
-
-    /** @return list<string> */
-    private function texts(): array
-    {
-        $lines = preg_split('/\R/u', mb_scrub((string) $this->input('lines'))) ?: [];
-
-        return array_values(array_filter(array_map(trim(...), $lines), static fn (string $line): bool => $line !== ''));
+        return $refused;
     }
 }

@@ -26,6 +26,7 @@ final class SettingsRequest extends FormRequest
             'tempo' => ['required', Rule::enum(Tempo::class)],
             'theme' => ['required', Rule::in(['auto', 'light', 'dark'])],
             'single_keys' => ['required', 'boolean'],
+            'month_first' => ['sometimes', 'boolean'],
         ];
     }
 
@@ -48,7 +49,7 @@ final class SettingsRequest extends FormRequest
         $minutes = fn (string $key): ?int => $this->filled($key) ? Stretch::minutes($this->string($key)->toString()) : null;
 
         return [
-            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'tempo', 'theme', 'single_keys']),
+            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'tempo', 'theme', 'single_keys', 'month_first']),
             'addresses' => $this->string('addresses')->toString(),
             'lunch_from' => $minutes('lunch_from'),
             'lunch_to' => $minutes('lunch_to'),

@@ -44,6 +44,17 @@ final class TaskRequest extends FormRequest
             'due_time' => ['sometimes', 'nullable', 'date_format:H:i'],
             'due_hard' => ['sometimes', 'boolean'],
             'not_before' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'before:2200-01-01'],
+            'not_before_time' => ['sometimes', 'nullable', 'date_format:H:i'],
+            'project_id' => ['sometimes', 'nullable', Rule::exists('projects', 'id')->where('user_id', $this->user()?->getAuthIdentifier())],
+            'section_id' => ['sometimes', 'nullable', Rule::exists('sections', 'id')->where('user_id', $this->user()?->getAuthIdentifier())],
+            'hours_set_id' => ['sometimes', 'nullable', Rule::exists('hours_sets', 'id')->where('user_id', $this->user()?->getAuthIdentifier())],
+            'part' => ['sometimes', 'nullable', 'in:morning,afternoon,evening'],
+            'splits' => ['sometimes', 'boolean'],
+            'picked_on' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'before:2200-01-01'],
+            'key' => ['sometimes', 'boolean'],
+            'waiting_for' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'ask_on' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'before:2200-01-01'],
+            'contexts' => ['sometimes', 'nullable', 'string', 'max:1000'],
         ];
     }
 
@@ -55,6 +66,9 @@ final class TaskRequest extends FormRequest
             'due_date.date_format' => __('task.unknown_date'),
             'due_time.date_format' => __('task.unknown_time'),
             'not_before.date_format' => __('task.unknown_date'),
+            'picked_on.date_format' => __('task.unknown_date'),
+            'ask_on.date_format' => __('task.unknown_date'),
+            'not_before_time.date_format' => __('task.unknown_time'),
             'due_date.before' => __('task.unknown_date'),
         ];
     }
@@ -84,25 +98,33 @@ final class TaskRequest extends FormRequest
     /** @return array<string, mixed> columns of the tasks table */
     public function columns(): array
     {
-        $columns = $this->safe(['title', 'note', 'area_id', 'importance', 'push', 'demand']);
+        $columns = $this->safe(['title', 'note', 'area_id', 'importance', 'push', 'demand', 'project_id', 'section_id', 'hours_set_id', 'part', 'picked_on', 'waiting_for', 'ask_on']);
         foreach (self::DURATIONS as $name) {
             if ($this->has($name)) {
                 $read = $this->filled($name) ? DurationReader::read($this->string($name)->toString()) : null;
                 $columns[$name] = is_int($read) ? $read : null;
             }
         }
-        if ($this->has('due_hard')) {
-            $columns['due_hard'] = $this->boolean('due_hard');
+        foreach (['due_hard', 'splits', 'key'] as $name) {
+            $this->has($name) && $columns[$name] = $this->boolean($name);
         }
         if ($this->has('due_date')) {
             $columns['due_on'] = $this->filled('due_date') && ! $this->filled('due_time') ? $this->input('due_date') : null;
             $columns['due_at'] = $this->filled('due_date') && $this->filled('due_time') ? $this->local("{$this->input('due_date')} {$this->input('due_time')}") : null;
         }
         if ($this->has('not_before')) {
-            $columns['not_before'] = $this->filled('not_before') ? $this->local("{$this->input('not_before')} 00:00") : null;
+            $columns['not_before'] = $this->filled('not_before') ? $this->local("{$this->input('not_before')} ".($this->filled('not_before_time') ? $this->input('not_before_time') : '00:00')) : null;
         }
 
         return [...$columns, ...$this->minutes($columns)];
+    }
+
+    /** @return list<string>|null names; null if the form does not speak of them */
+    public function contexts(): ?array
+    {
+        return $this->has('contexts')
+            ? array_values(array_unique(array_filter(array_map(static fn (string $name): string => mb_substr(ltrim(trim($name), '@'), 0, 100), explode(',', $this->string('contexts')->toString())), static fn (string $name): bool => $name !== '')))
+            : null;
     }
 
     /**

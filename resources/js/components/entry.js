@@ -5,6 +5,7 @@
  */
 export default () => ({
     summary: '',
+    keep: 'Keep',
     refused: [],
     asked: 0,
     init() {
@@ -31,7 +32,7 @@ export default () => ({
     },
     async ask() {
         const text = this.$refs.text.value
-        this.$refs.refused.value = this.refused.join(' ')
+        this.$refs.refused.value = this.refused.join('\n')
         if (text.trim() === '') {
             this.summary = ''
             this.draw([])
@@ -48,32 +49,31 @@ export default () => ({
             this.summary = answer.message ?? ''
             return
         }
-        this.summary = answer.lines.length === 1 ? '1 task' : `${answer.lines.length} tasks`
+        this.summary = answer.summary
+        this.keep = answer.lines.length > 1 ? `Keep all ${answer.lines.length}` : 'Keep'
         this.draw(answer.lines)
     },
-    /** Lines come without empty ones and with single spaces; a part is drawn where its words stand in the field. */
+    /** A line comes with its number; list marks and blanks before it are not in its text, which stands in the field as it is. */
     draw(lines) {
         const layer = this.$refs.glosses
         const focused = document.activeElement?.dataset?.part
         layer.replaceChildren()
-        let index = -1
-        for (const raw of this.$refs.text.value.split('\n')) {
-            const line = raw.trim() === '' ? null : lines[++index]
+        const byNumber = new Map(lines.map((line) => [line.line, line]))
+        this.$refs.text.value.split('\n').forEach((raw, i) => {
+            const line = byNumber.get(i + 1)
+            const characters = [...raw]
+            const offset = line ? [...raw.slice(0, Math.max(0, raw.indexOf(line.text)))].length : 0
             let at = 0
             for (const part of line?.parts ?? []) {
-                const words = [...line.text].slice(part.start, part.start + part.length).join('')
-                const found = raw.replaceAll(/\s/g, ' ').indexOf(words, at)
-                if (found < 0) {
-                    continue
-                }
-                layer.append(raw.slice(at, found), this.bracket(raw.slice(found, found + words.length), part, index, found))
-                at = found + words.length
+                const from = offset + part.start
+                layer.append(characters.slice(at, from).join(''), this.bracket(characters.slice(from, from + part.length).join(''), part, i + 1, from))
+                at = from + part.length
             }
-            layer.append(raw.slice(at) + '\n')
-        }
+            layer.append(characters.slice(at).join('') + '\n')
+        })
         this.apart()
         if (focused) {
-            layer.querySelector(`[data-part="${focused}"]`)?.focus()
+            layer.querySelector(`[data-part="${CSS.escape(focused)}"]`)?.focus()
         }
     },
     /** Glosses of one line that would run into each other move on to the right. */
@@ -96,10 +96,10 @@ export default () => ({
         gloss.type = 'button'
         gloss.className = 'gloss' + (part.problem ? ' gloss-problem' : '') + (at < 12 ? ' gloss-edge' : '')
         gloss.textContent = part.gloss
-        gloss.dataset.part = `${line}:${part.kind}`
+        gloss.dataset.part = `${line}:${part.kind} ${words.trim().toLowerCase()}`
         gloss.title = 'Press or Esc: take it as plain words'
         const refuse = () => {
-            this.refused.push(`${line}:${part.kind}`)
+            this.refused.push(gloss.dataset.part)
             this.$refs.text.focus()
             this.ask()
         }

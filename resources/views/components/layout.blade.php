@@ -25,13 +25,19 @@
                     <x-station name="Close" />
                 </nav>
                 <nav class="views" aria-label="Views">
+                    @foreach ($pinned as $id => $name)<a href="/views/{{ $id }}">{{ Str::limit($name, 18) }}</a>@endforeach
+                    <a href="/projects" @if ($at === 'projects') aria-current="page" @endif>Projects</a>
+                    <a href="/views" @if ($at === 'views') aria-current="page" @endif>Views</a>
+                    <a href="/search" data-page-key="n" @if ($at === 'search') aria-current="page" @endif>Search</a>
                     <a href="/meetings" @if ($at === 'meetings') aria-current="page" @endif>Meetings</a>
                     <a href="/settings" @if ($at === 'settings') aria-current="page" @endif>Settings</a>
                 </nav>
-                <form class="catch" method="post" action="/gather" data-clear>
+                <form class="catch" method="post" action="/gather" data-clear x-data="entry" x-ref="form">
                     @csrf
-                    <input id="catch" name="lines" aria-label="Catch a thought" placeholder="Catch a thought" autocomplete="off" maxlength="2000">
+                    <input id="catch" name="lines" x-ref="text" x-on:input="typed" aria-label="Catch a thought" placeholder="Catch a thought" autocomplete="off" maxlength="2000">
+                    <input type="hidden" name="refused" x-ref="refused">
                     <span class="key" aria-hidden="true">.</span>
+                    <div class="glosses catch-panel" x-ref="glosses" aria-live="polite"></div>
                 </form>
                 <details class="person">
                     <summary>{{ $person->name }}</summary>
@@ -50,6 +56,9 @@
     </main>
     @auth
         <nav class="foot-nav page" aria-label="More">
+            <a href="/projects">Projects</a>
+            <a href="/views">Views</a>
+            <a href="/search">Search</a>
             <a href="/meetings">Meetings</a>
             <a href="/settings">Settings</a>
             <form method="post" action="/sign-out" data-whole>@csrf<button>Sign out</button></form>

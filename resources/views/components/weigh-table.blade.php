@@ -1,5 +1,5 @@
 {{-- Tasks with what can be set about them in place; pull with its parts. --}}
-@props(['rows', 'tasks', 'weighed'])
+@props(['rows', 'tasks', 'weighed', 'areas', 'projects'])
 @php use App\Wording\Times; @endphp
 <table class="weigh-list">
     <thead><tr><th>task</th><th>importance</th><th>estimate</th><th>due</th><th class="number">pressure</th><th class="number">pull</th></tr></thead>
@@ -7,7 +7,16 @@
     @foreach ($rows as $one)
         @php $task = $tasks[$one->id]; $form = "weigh-{$task->id}"; $wrong = old('form') === $form; @endphp
         <tr id="row-{{ $task->id }}" data-row tabindex="0" aria-label="{{ $task->title }}">
-            <td><span class="title"><span class="swatch hue-{{ $task->area->hue }}" title="{{ $task->area->name }}"></span><a href="/tasks/{{ $task->id }}">{{ $task->title }}</a>@if ($task->carried > 0)<span class="soft"><x-icon name="carried" /> {{ $task->carried }}</span>@endif</span>
+            <td><span class="title"><input type="checkbox" name="ids[]" value="{{ $task->id }}" form="sort" data-key=" " aria-label="Choose {{ $task->title }}"><span class="swatch hue-{{ $task->area->hue }}" title="{{ $task->area->name }}"></span><a href="/tasks/{{ $task->id }}">{{ $task->title }}</a>@if ($task->carried > 0)<span class="soft"><x-icon name="carried" /> {{ $task->carried }}</span>@endif</span>
+                <details class="asks asks-row"><summary class="button button-bare" data-key="o" aria-label="More of {{ $task->title }}">more</summary>
+                    <form method="post" action="/tasks/{{ $task->id }}" class="menu">@csrf @method('patch')<input type="hidden" name="back" value="{{ url()->full() }}">
+                        <label for="title-{{ $task->id }}">Name</label><input class="field" id="title-{{ $task->id }}" name="title" value="{{ $task->title }}" maxlength="200" required>
+                        <label for="area-{{ $task->id }}">Area</label><select class="field" id="area-{{ $task->id }}" name="area_id">@foreach ($areas as $area)<option value="{{ $area->id }}" @selected($area->id === $task->area_id)>{{ $area->name }}</option>@endforeach</select>
+                        <label for="project-{{ $task->id }}">Project</label><select class="field" id="project-{{ $task->id }}" name="project_id"><option value="">none</option>@foreach ($projects as $id => $name)<option value="{{ $id }}" @selected($id === $task->project_id)>{{ $name }}</option>@endforeach</select>
+                        <label for="push-{{ $task->id }}">Push</label><select class="field" id="push-{{ $task->id }}" name="push">@foreach ([1 => 'treat as urgent', 0 => 'none', -1 => 'hold back'] as $value => $word)<option value="{{ $value }}" @selected($task->push->value === $value)>{{ $word }}</option>@endforeach</select>
+                        <label for="demand-{{ $task->id }}">Demand</label><select class="field" id="demand-{{ $task->id }}" name="demand">@foreach (Nekto\Core\Task\Demand::cases() as $case)<option @selected($task->demand === $case)>{{ $case->value }}</option>@endforeach</select>
+                        <label for="from-{{ $task->id }}">Not before</label><input class="field" id="from-{{ $task->id }}" type="date" name="not_before" value="{{ $task->not_before === null ? '' : $person->local($task->not_before)->format('Y-m-d') }}">
+                        <button class="button button-main">Save</button></form></details>
                 @if ($wrong && $errors->any())<span class="error" role="alert">{{ $errors->first() }}</span>@endif</td>
             <td>
                 <form class="worth hue-{{ $task->area->hue }}" method="post" action="/tasks/{{ $task->id }}">

@@ -14,6 +14,7 @@
                             @unless ($one->busy && ! $one->meeting->ignored)<span class="faint">does not block</span>@endunless</span>
                         <form method="post" action="/meetings/{{ $one->meeting_id }}" data-on-change>@csrf @method('patch')
                             <label class="label" for="lead-{{ $one->id }}">to get there</label><input class="field" id="lead-{{ $one->id }}" name="lead_minutes" inputmode="numeric" value="{{ $one->meeting->lead_minutes }}" placeholder="{{ $user->buffer_before }}"><button class="sr-only" tabindex="-1">Save</button></form>
+                        <form method="post" action="/occurrences/{{ $one->id }}/task">@csrf<button class="button button-bare" name="when" value="before" title="Make this a task: prepare it">Prepare</button><button class="button button-bare" name="when" value="after" title="Make this a task: what follows">Follow up</button></form>
                         <form method="post" action="/meetings/{{ $one->meeting_id }}">@csrf @method('patch')<input type="hidden" name="ignored" value="{{ $one->meeting->ignored ? 0 : 1 }}"><button class="button button-bare">{{ $one->meeting->ignored ? 'Let it block' : 'Plan over it' }}</button></form>
                     </div>
                 @endforeach

@@ -23,6 +23,7 @@
                     <x-field class="wide" name="addresses" label="Further mail addresses of yours in calendars" :value="$user->addresses" hint="with commas between; a meeting you declined under one of them does not block" />
                     <div class="form-row wide"><label for="tempo">When life interferes</label><select class="field" id="tempo" name="tempo">@foreach (Tempo::cases() as $tempo)<option value="{{ $tempo->value }}" @selected(old('tempo', $user->tempo) === $tempo->value)>{{ __("settings.tempo.{$tempo->value}") }}</option>@endforeach</select></div>
                     <div class="form-row"><label for="theme">Looks</label><select class="field" id="theme" name="theme">@foreach (['auto' => 'as the system', 'light' => 'light', 'dark' => 'dark'] as $value => $word)<option value="{{ $value }}" @selected(old('theme', $user->theme) === $value)>{{ $word }}</option>@endforeach</select></div>
+                    <div class="form-row"><label for="month_first">A date as 3/4</label><select class="field" id="month_first" name="month_first"><option value="0">day first: 3 April</option><option value="1" @selected(old('month_first', $user->month_first))>month first: 4 March</option></select></div>
                     <div class="form-row"><span class="label">Single keys</span><label class="check"><input type="hidden" name="single_keys" value="0"><input type="checkbox" name="single_keys" value="1" @checked(old('single_keys', $user->single_keys))> work without Ctrl or Alt</label></div>
                 </div>
                 <button class="button button-main">Save</button>
@@ -54,6 +55,25 @@
                     <div class="form-row"><span class="label">&nbsp;</span><button class="button field">Add date</button></div>
                 </form>
             @endforeach
+        </section>
+    </div>
+    <div class="columns">
+        <section aria-labelledby="areas-title"><div class="section-head"><h2 id="areas-title">Areas</h2><span class="soft">in your own order</span></div>
+            @error('area')<p class="error" role="alert">{{ $message }}</p>@enderror @error('name')<p class="error" role="alert">{{ $message }}</p>@enderror
+            @foreach ($areas as $area)
+                <div class="list-row"><span class="swatch hue-{{ $area->hue }}"></span>
+                    <form method="post" action="/settings/areas/{{ $area->id }}" class="grow">@csrf @method('patch')<input class="field" style="width:11em" name="name" value="{{ $area->name }}" aria-label="Name of the area" maxlength="100">
+                        <select class="field" style="width:auto" name="hue" aria-label="Colour of {{ $area->name }}">@foreach (App\Models\Area::HUES as $hue)<option @selected($hue === $area->hue)>{{ $hue }}</option>@endforeach</select>
+                        <select class="field" style="width:auto" name="hours_set_id" aria-label="Hours of {{ $area->name }}">@foreach ($sets as $set)<option value="{{ $set->id }}" @selected($set->id === $area->hours_set_id)>{{ $set->name }}</option>@endforeach</select><button class="button">Save</button></form>
+                    <form method="post" action="/settings/areas/{{ $area->id }}">@csrf @method('patch')<button class="button button-bare" name="move" value="up" aria-label="{{ $area->name }} up">↑</button></form>
+                    <form method="post" action="/settings/areas/{{ $area->id }}">@csrf @method('delete')<button class="button button-bare" aria-label="Take {{ $area->name }} away">×</button></form></div>
+            @endforeach
+            <form method="post" action="/settings/areas" class="pair" data-clear>@csrf<input class="field" name="name" placeholder="A new area" aria-label="A new area" maxlength="100"><button class="button">Add</button></form>
+        </section>
+        <section aria-labelledby="contexts-title"><div class="section-head"><h2 id="contexts-title">Contexts</h2><span class="soft">what a task needs: a place, a person, a tool</span></div>
+            @error('context')<p class="error" role="alert">{{ $message }}</p>@enderror
+            @foreach ($contexts as $context)<div class="list-row"><span class="grow">{{ $context->name }}</span><form method="post" action="/settings/contexts/{{ $context->id }}">@csrf @method('patch')<button class="button button-bare" aria-label="{{ $context->name }} up">↑</button></form><form method="post" action="/settings/contexts/{{ $context->id }}">@csrf @method('delete')<button class="button button-bare" aria-label="Take {{ $context->name }} away">×</button></form></div>@endforeach
+            <form method="post" action="/settings/contexts" class="pair" data-clear>@csrf<input class="field" name="context" placeholder="phone" aria-label="A new context" maxlength="100"><button class="button">Add</button></form>
         </section>
     </div>
 </x-layout>

@@ -1,27 +1,61 @@
+@php use App\Wording\Times; use App\Screens\Axis; @endphp
 <x-layout title="Weigh" station="weigh">
-    <div class="title-row"><h1>What is it worth, how pressing is it?</h1></div>
-    @if ($unweighed->isEmpty() && $weighed->isEmpty())
+    <div class="title-row"><h1>What is it worth, how pressing is it?</h1><span class="soft field-note">Lines join equal pull. A mark is as long as its estimate. @if ($zoom)<a href="/weigh">Show all of the time</a>@endif</span>
+        <span class="end"><a class="button" href="/weigh/list" data-page-key="v">As a list <kbd>V</kbd></a></span></div>
+    @if ($current === null && $weighedCount === 0)
         <div class="section-head"></div>
         <div class="empty"><h2>Nothing to weigh.</h2><p class="soft">@if ($counts['gather']) {{ $counts['gather'] }} things wait in <a href="/gather">Gather</a>: send the oldest here with <span class="key">W</span>. @else Catch a thought first, in <a href="/gather">Gather</a> or with <span class="key">.</span> from any screen. @endif</p></div>
+    @else
+    <div class="weigh-screen">
+        <div class="field-frame" x-data="field" data-axis='@json($axis->parts)' data-current="{{ $current['task']->id ?? '' }}">
+            <div class="field-heads" aria-hidden="true">
+                @foreach ($axis->parts as $name => $part)@if ($part['to'] > $part['from'])<a href="/weigh?zoom={{ $zoom === $name ? '' : $name }}" tabindex="-1" style="left:{{ round(100 * $part['from'], 2) }}%;width:{{ round(100 * ($part['to'] - $part['from']), 2) }}%" title="{{ $zoom === $name ? 'show all' : 'look closer' }}">{{ Axis::WORDS[$name] }}</a>@endif @endforeach
+            </div>
+            <div class="field-side" aria-hidden="true">@foreach (['vital', 'high', 'medium', 'low'] as $word)<span>{{ $word }}</span>@endforeach</div>
+            <div class="weigh-field" x-ref="field">
+                <svg class="field-lines" viewBox="0 0 850 552" preserveAspectRatio="none" aria-hidden="true">
+                    @foreach ($lines as $line)@continue($line['level'] % 20)<path class="field-area" d="{{ $line['area'] }}"/>@endforeach
+                    @foreach ($lines as $line)<path @class(['field-line', 'field-line-thin' => $line['level'] % 20]) d="{{ $line['line'] }}"/>@endforeach
+                </svg>
+                @foreach ($lines as $line)@if ($line['at'] && $line['level'] % 20 === 0)<span class="field-level" style="left:{{ round($line['at'][0] / 8.5, 2) }}%;top:{{ round($line['at'][1] / 5.52, 2) }}%">{{ $line['level'] }}</span>@endif @endforeach
+                @foreach ($axis->parts as $part)@if ($part['from'] > 0 && $part['to'] > $part['from'])<i class="field-cut" style="left:{{ round(100 * $part['from'], 2) }}%"></i>@endif @endforeach
+                @foreach (['do_now' => 'do now', 'make_time' => 'make time', 'hand_off' => 'hand off', 'let_go' => 'let go'] as $value => $words)
+                    <span class="corner corner-{{ $value }}" data-answer="{{ $value }}">{{ $words }} <kbd class="key">{{ ['do_now' => 'Q', 'make_time' => 'E', 'hand_off' => 'Z', 'let_go' => 'C'][$value] }}</kbd></span>
+                @endforeach
+                <ul class="marks" aria-label="Open tasks, by time left and importance">
+                    @foreach ($marks as $mark)
+                        @php $one = $mark['one']; $task = $mark['task']; @endphp
+                        <li><a id="mark-{{ $task->id }}" href="/weigh?item={{ $task->id }}{{ $zoom ? '&zoom='.$zoom : '' }}" data-row data-mark="{{ $task->id }}" data-due="{{ $task->due_at ? '' : $task->due_on }}" data-importance="{{ $one->importance->value }}"
+                            @class(['mark', "hue-{$task->area->hue}", 'mark-deep' => $task->demand->value === 'deep', 'mark-left' => $mark['left'], 'mark-bare' => ! $mark['named']])
+                            style="left:{{ round(100 * $mark['x'], 3) }}%;top:{{ round(100 * $mark['y'], 3) }}%;--w:{{ round(App\Screens\Field::markWidth($one->left), 1) }}px">
+                            <span class="bar" aria-hidden="true"></span><span class="name">{{ $task->shortTitle() }}@if ($one->pressure() !== null)<x-pressure :percent="$one->pressure()" />@endif</span>
+                            <span class="tip">{{ $task->title }}: pull {{ $one->pull->total() }} = importance {{ $one->pull->importance }} + pressure {{ $one->pull->pressure }}@if ($one->pressure() !== null) ({{ $one->pressure() }} %)@endif @if ($one->pull->push) + push {{ $one->pull->push }}@endif + age {{ $one->pull->age }}@if ($one->due), due {{ Times::day($person, $one->due, $now) }}@endif @if ($one->left), {{ Times::duration($one->left) }}@endif</span></a></li>
+                    @endforeach
+                </ul>
+                @if ($current)<span @class(['target', 'target-left' => $current['x'] > 0.75]) x-ref="target" aria-hidden="true" style="left:{{ round(100 * $current['x'], 2) }}%;top:{{ round(100 * $current['y'], 2) }}%"><b>{{ $current['task']->shortTitle() }}</b></span>@endif
+            </div>
+            <div class="field-days" aria-hidden="true">@php $last = -1; @endphp
+                @foreach ($axis->ticks() as $i => $tick)@if ($tick['at'] - $last > 0.045)@php $last = $tick['at']; @endphp<span style="left:{{ round(100 * $tick['at'], 2) }}%">{{ $i === 0 || $tick['day']->dayOfMonth() === 1 ? Times::day($person, Nekto\Core\Time\LocalDay::of($tick['day']->year(), $tick['day']->month(), $tick['day']->dayOfMonth())->number * 1440 + 720, $now) : $tick['day']->dayOfMonth() }}</span>@endif @endforeach
+            </div>
+        </div>
+        <div class="stack">
+            @if ($current)
+                <x-weigh-card :card="$current" :place="$place" :many="count($unweighed)" :projects="$projects" />
+                <ul class="stack-next" data-list>
+                    @foreach ($unweighed as $one)
+                        @if (isset($tasks[$one->id]) && $one->id !== $current['task']->id)
+                            <li id="next-{{ $one->id }}"><a href="/weigh?item={{ $one->id }}" data-row>{{ $tasks[$one->id]->title }}</a><span class="soft">{{ __("gather.source.{$tasks[$one->id]->source}") }}, {{ Times::when($person, $tasks[$one->id]->created_at, $now) }}</span>
+                                <span class="soft wide">{{ $one->due ? 'due '.Times::day($person, $one->due, $now) : 'no date' }}, {{ $one->left ? Times::duration($one->left) : 'no estimate' }}</span></li>
+                        @endif
+                    @endforeach
+                </ul>
+                @if (count($unweighed) > 6)<p class="soft">{{ count($unweighed) - 6 }} more follow.</p>@endif
+            @else
+                <div class="section-head"><h2>Unweighed</h2><span class="soft">none</span></div>
+                <div class="empty"><p class="soft">All that was caught is weighed. Press a mark to weigh it anew; drag it to change its date and importance.</p></div>
+            @endif
+            <p class="keys"><span><span class="key">↓</span> next</span><span><span class="key">Enter</span> weighed</span><span><span class="key">1</span>–<span class="key">4</span> importance</span><span><span class="key">Shift</span><span class="key">←</span><span class="key">→</span> a mark's date</span><span><span class="key">U</span> undo</span></p>
+        </div>
+    </div>
     @endif
-    @if ($unweighed->isNotEmpty())
-        <section aria-labelledby="unweighed">
-            <div class="section-head section-over"><h2 id="unweighed">Unweighed</h2><span class="soft">{{ $unweighedCount }}, oldest first</span></div>
-            <x-weigh-table :rows="$unweighed" :tasks="$tasks" :weighed="false" />
-            @if ($unweighedCount > count($unweighed))<p class="soft">{{ $unweighedCount - count($unweighed) }} more follow when these are weighed.</p>@endif
-        </section>
-        <br>
-    @endif
-    @if ($weighed->isNotEmpty())
-        <section aria-labelledby="weighed">
-            <div class="section-head"><h2 id="weighed">By pull</h2><span class="soft">{{ $weighedCount }} open, pull = importance + pressure + push + age</span></div>
-            <x-weigh-table :rows="$weighed" :tasks="$tasks" :weighed="true" />
-            @if ($weighedCount > count($weighed))<p><a href="/weigh?all=1">{{ $weighedCount - count($weighed) }} more, by pull</a></p>@endif
-        </section>
-    @endif
-    <p class="keys">
-        <span><span class="key">↑</span><span class="key">↓</span> move</span>
-        <span><span class="key">1</span><span class="key">2</span><span class="key">3</span><span class="key">4</span> low, medium, high, vital</span>
-        <span><span class="key">T</span> due</span><span><span class="key">M</span> estimate</span><span><span class="key">U</span> undo</span>
-    </p>
 </x-layout>

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Clock;
+use App\Models\CaptureToken;
+use App\Models\User;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+
+/** Tokens with which pages and programs may catch things. A token is shown once, when it is made. */
+final readonly class TokenController
+{
+    public function index(#[CurrentUser] User $user): View
+    {
+        return view('screens.tokens', ['tokens' => $user->captureTokens()->get()]);
+    }
+
+    public function store(Request $request, #[CurrentUser] User $user): RedirectResponse
+    {
+        $data = $request->validate(['name' => ['required', 'string', 'max:100']], ['name.required' => __('mail.token_name')]);
+        $token = Str::random(40);
+        $user->captureTokens()->create(['name' => $data['name'], 'hash' => hash('sha256', $token)]);
+
+        return back()->with('token', $token);
+    }
+
+    public function destroy(CaptureToken $token): RedirectResponse
+    {
+        $token->update(['revoked_at' => $token->revoked_at ?? Clock::now()]);
+
+        return back()->with('status', __('mail.token_revoked', ['name' => $token->name]));
+    }
+}

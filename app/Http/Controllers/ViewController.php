@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Clock;
+use App\Models\SavedView;
+use App\Models\User;
+use App\Screens\ViewScreen;
+use App\Views\Question;
+use App\Views\Search;
+use App\Views\Shipped;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Saved views and the search. */
+final readonly class ViewController
+{
+    public function index(#[CurrentUser] User $user): View
+    {
+        return view('screens.views', ['shipped' => Shipped::names(), 'own' => $user->savedViews()->get()]);
+    }
+
+    public function show(Request $request, string $view, #[CurrentUser] User $user, ViewScreen $screen): View
+    {
+        $own = ctype_digit($view) ? $user->savedViews()->findOrFail($view) : null;
+        $question = $own === null ? (Shipped::question($view) ?? abort(404)) : Question::of($own->question);
+
+        return view('screens.view', ['view' => $own, 'address' => $view, 'title' => $own === null ? Shipped::names()[$view] : $own->name] + $screen->of($user, $question, Clock::now(), $request->boolean('all')));
+    }
+
+    /** Building one by choosing; what is chosen so far is in the address. */
+    public function build(Request $request, #[CurrentUser] User $user, ViewScreen $screen): View
+    {
+        $own = $request->filled('view') ? $user->savedViews()->findOrFail($request->integer('view')) : null;
+        $data = $request->has('conditions') || $request->has('group') ? $request->query() : ($own === null ? ['conditions' => [['what' => 'stage:open']]] : $own->question);
+
+        $question = Question::of($data);
+        $asked = $question->asArray();
+
+        return view('screens.build', ['own' => $own, 'rows' => max(count($asked['conditions']) + 1, 2)] + $asked + $screen->of($user, $question, Clock::now(), false));
+    }
+
+    public function store(Request $request, #[CurrentUser] User $user): RedirectResponse
+    {
+        $data = $request->validate(['name' => ['required', 'string', 'max:100'], 'view' => ['nullable', 'integer']], ['name.required' => __('task.view_name')]);
+        $own = isset($data['view']) ? $user->savedViews()->findOrFail((int) $data['view']) : $user->savedViews()->make(['position' => $user->savedViews()->count()]);
+        $own->fill(['name' => $data['name'], 'question' => Question::of($request->all())->asArray(), 'pinned' => $request->boolean('pinned')])->save();
+
+        return redirect("/views/{$own->id}")->with('status', __('task.view_kept', ['title' => $own->name]));
+    }
+
+    public function update(Request $request, SavedView $saved): RedirectResponse
+    {
+        $saved->update(['pinned' => $request->boolean('pinned')]);
+
+        return back()->with('status', __('task.view_kept', ['title' => $saved->name]));
+    }
+
+    public function destroy(SavedView $saved): RedirectResponse
+    {
+        $saved->delete();
+
+        return redirect('/views')->with('status', __('task.view_gone', ['title' => $saved->name]));
+    }
+
+    public function search(Request $request, #[CurrentUser] User $user, Search $search): View
+    {
+        $words = mb_substr($request->string('q')->trim()->toString(), 0, 200);
+
+        return view('screens.search', ['words' => $words, 'found' => $words === '' ? [] : $search($user, $words)]);
+    }
+}

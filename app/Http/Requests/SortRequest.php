@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Project;
+use App\Models\Task;
+use App\Models\User;
+use App\Tasks\Destination;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Collection;
+use Illuminate\Validation\Rule;
+
+/** One task or several, and where they go. */
+final class SortRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $date = ['nullable', 'date_format:Y-m-d', 'before:2200-01-01'];
+
+        return [
+            'ids' => ['required', 'array', 'max:1000'],
+            'ids.*' => ['integer'],
+            'to' => ['required', Rule::enum(Destination::class)],
+            'project' => ['nullable', 'required_if:to,project', 'string', 'max:200'],
+            'waiting_for' => ['nullable', 'required_if:to,waiting', 'string', 'max:200'],
+            'ask_on' => $date,
+            'return_on' => $date,
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'ids.required' => __('task.none_chosen'), 'project.required_if' => __('task.which_project'), 'waiting_for.required_if' => __('task.for_whom'),
+            'ask_on.date_format' => __('task.unknown_date'), 'return_on.date_format' => __('task.unknown_date'),
+        ];
+    }
+
+    public function destination(): Destination
+    {
+        return Destination::from($this->string('to')->toString());
+    }
+
+    /** @return Collection<int, Task> the person's own of them */
+    public function tasks(User $user): Collection
+    {
+        return $user->tasks()->whereKey($this->array('ids'))->with('user')->orderBy('id')->get();
+    }
+
+    /** @return array<string, mixed> columns of tasks; a project that does not exist yet is made */
+    public function facts(User $user): array
+    {
+        return match ($this->destination()) {
+            Destination::Project => $this->projectOf($user),
+            Destination::Waiting => ['waiting_for' => $this->string('waiting_for')->trim()->toString(), 'ask_on' => $this->input('ask_on')],
+            Destination::Someday => ['return_on' => $this->input('return_on')],
+            default => [],
+        };
+    }
+
+    /** @return array<string, int> */
+    private function projectOf(User $user): array
+    {
+        $name = $this->string('project')->trim()->toString();
+        $project = $user->projects()->whereRaw('lower(name) = ?', [mb_strtolower($name)])->first()
+            ?? $user->projects()->create(['name' => $name, 'area_id' => $this->tasks($user)->first()->area_id ?? $user->areas()->firstOrFail()->id]);
+
+        return ['project_id' => $project->id, 'area_id' => $project->area_id];
+    }
+
+    /** @return list<Project> */
+    public static function projects(User $user): array
+    {
+        return array_values($user->projects()->whereNull('done_at')->get()->all());
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What a task needs: a place, a person, a tool.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property string $name
+ * @property int $position
+ */
+final class Context extends Model
+{
+    public $timestamps = false;
+
+    protected $fillable = ['name', 'position'];
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+
+/**
+ * Several tasks with one outcome.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property int $area_id
+ * @property string $name
+ * @property string|null $note
+ * @property bool $sequential only the first of its open tasks is a candidate
+ * @property CarbonImmutable|null $done_at
+ * @property-read Area $area
+ * @property-read User $user
+ * @property-read Collection<int, Section> $sections
+ */
+final class Project extends Model
+{
+    use SoftDeletes;
+
+    protected $fillable = ['area_id', 'name', 'note', 'sequential', 'done_at'];
+
+    protected $attributes = ['sequential' => false];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Area, $this> */
+    public function area(): BelongsTo
+    {
+        return $this->belongsTo(Area::class);
+    }
+
+    /** @return HasMany<Section, $this> */
+    public function sections(): HasMany
+    {
+        return $this->hasMany(Section::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Task, $this> */
+    public function tasks(): HasMany
+    {
+        return $this->hasMany(Task::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['sequential' => 'boolean', 'done_at' => 'immutable_datetime', 'area_id' => 'integer'];
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A part of a project, whose tasks come one after another or in any order.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property int $project_id
+ * @property string $name
+ * @property bool $sequential
+ * @property int $position
+ */
+final class Section extends Model
+{
+    public $timestamps = false;
+
+    protected $fillable = ['user_id', 'name', 'sequential', 'position'];
+
+    protected $attributes = ['sequential' => false, 'position' => 0];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['sequential' => 'boolean'];
+    }
+}

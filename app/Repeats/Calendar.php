@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repeats;
+
+use App\Models\Repeat;
+use App\Planning\RowMapper;
+use Nekto\Core\Time\LocalDay;
+use Sabre\VObject\InvalidDataException;
+use Sabre\VObject\Recur\RRuleIterator;
+
+/** The days on which something comes back. */
+final class Calendar
+{
+    /** A rule that names no day within so many of its occurrences names none. */
+    private const MOST = 3000;
+
+    /** Looked ahead for an open day; longer closures end the search. */
+    private const SHIFT = 60;
+
+    /** The first day of a rule from a day on; null if there is none any more. */
+    public static function firstFrom(string $rule, LocalDay $begin, LocalDay $from): ?LocalDay
+    {
+        $quiet = error_reporting(error_reporting() & ~E_DEPRECATED & ~E_USER_DEPRECATED); // sabre/vobject's, not ours
+        try {
+            $days = new RRuleIterator($rule, new \DateTimeImmutable($begin->asString().' 12:00', new \DateTimeZone('UTC')));
+            for ($i = 0; $i < self::MOST && $days->valid(); $i++, $days->next()) {
+                $day = LocalDay::fromString((string) $days->current()?->format('Y-m-d'));
+                // the iterator's first is where it begins, whether the rule names that day or not
+                if ($day->number >= $from->number && ($i > 0 || self::names($rule, $day))) {
+                    return $day;
+                }
+            }
+        } catch (InvalidDataException) {
+            return null;
+        } finally {
+            error_reporting($quiet);
+        }
+
+        return null;
+    }
+
+    /**
+     * The next day after another on which an occurrence belongs, by what is wanted for closed days.
+     */
+    public static function next(Repeat $repeat, LocalDay $after, LocalDay $today): ?LocalDay
+    {
+        $begin = LocalDay::fromString($repeat->begins_on);
+        $from = new LocalDay(max($after->number + 1, $today->number));
+        for ($i = 0; $i < self::SHIFT; $i++) {
+            $day = self::firstFrom((string) $repeat->rule, $begin, $from);
+            if ($day === null || $repeat->days_off === 'keep' || self::isOpen($repeat, $day)) {
+                return $day;
+            }
+            if ($repeat->days_off === 'shift') {
+                return self::openFrom($repeat, $day);
+            }
+            $from = $day->plusDays(1);
+        }
+
+        return null;
+    }
+
+    /** So long after it was done; an open day if that is wanted. */
+    public static function afterDone(Repeat $repeat, LocalDay $done): LocalDay
+    {
+        $day = LocalDay::fromString((new \DateTimeImmutable($done->asString()))->add(new \DateInterval((string) $repeat->after_done))->format('Y-m-d'));
+
+        return $repeat->days_off === 'keep' ? $day : (self::openFrom($repeat, $day) ?? $day);
+    }
+
+    private static function names(string $rule, LocalDay $day): bool
+    {
+        if (! preg_match('/BY(?:DAY|MONTHDAY|MONTH)=/', $rule)) {
+            return true;
+        }
+
+        return \Nekto\Core\Capture\FirstDay::of($rule, $day)->equals($day);
+    }
+
+    private static function openFrom(Repeat $repeat, LocalDay $day): ?LocalDay
+    {
+        for ($i = 0; $i < self::SHIFT; $i++) {
+            if (self::isOpen($repeat, $day->plusDays($i))) {
+                return $day->plusDays($i);
+            }
+        }
+
+        return null;
+    }
+
+    private static function isOpen(Repeat $repeat, LocalDay $day): bool
+    {
+        $pattern = $repeat->pattern;
+        $set = $repeat->user->hoursSets()->with('exceptions')->get()->keyBy('id');
+        $area = $repeat->user->areas()->find($pattern['area_id'] ?? 0);
+        $hours = $set[$pattern['hours_set_id'] ?? $area->hours_set_id ?? 0] ?? $set->first();
+
+        return $hours === null || RowMapper::hours($hours)->on($day) !== [];
+    }
+}

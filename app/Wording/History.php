@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wording;
+
+use App\Models\TaskEvent;
+use App\Models\User;
+use Illuminate\Support\Collection;
+use Nekto\Core\Pressure\Push;
+use Nekto\Core\Task\Importance;
+
+/** What happened to a task, in words. */
+final readonly class History
+{
+    public function __construct(private User $user) {}
+
+    /**
+     * @param  Collection<int, TaskEvent>  $events
+     * @return list<array{when: string, what: string}>
+     */
+    public function lines(Collection $events): array
+    {
+        return array_values($events->map(fn (TaskEvent $event): array => [
+            'when' => $this->user->local($event->at)->format('D j M Y, H:i'),
+            'what' => $this->words($event),
+        ])->all());
+    }
+
+    private function words(TaskEvent $event): string
+    {
+        if (in_array($event->what, ['caught', 'let_go', 'brought_back'], true)) {
+            return __("history.{$event->what}", ['source' => __('gather.source.'.($event->facts['source'] ?? 'typed'))]);
+        }
+        $from = $this->value($event->what, $event->facts['from'] ?? null);
+        $to = $this->value($event->what, $event->facts['to'] ?? null);
+        if ($event->what === 'done_at') {
+            return __($to === '' ? 'history.opened_again' : 'history.done');
+        }
+
+        return match (true) {
+            $to === '' => __('history.taken_away', ['what' => __("history.names.{$event->what}"), 'from' => $from]),
+            $from === '' => __('history.set', ['what' => __("history.names.{$event->what}"), 'to' => $to]),
+            default => __('history.changed', ['what' => __("history.names.{$event->what}"), 'from' => $from, 'to' => $to]),
+        };
+    }
+
+    private function value(string $what, int|string|bool|null $value): string
+    {
+        if ($value === null || $value === '') {
+            return '';
+        }
+
+        return match ($what) {
+            'importance' => Importance::tryFrom((int) $value)?->word() ?? '',
+            'estimate', 'minutes_left' => Times::duration((int) $value),
+            'push' => ['1' => 'treat as urgent', '0' => 'none', '-1' => 'hold back'][(string) (Push::tryFrom((int) $value)->value ?? 0)],
+            'due_hard' => (bool) $value ? 'hard' : 'soft',
+            'due_at', 'not_before', 'set_at', 'done_at' => $this->user->local(\Carbon\CarbonImmutable::parse((string) $value, 'UTC'))->format('D j M, H:i'),
+            'area_id' => (string) $this->user->areas()->whereKey((int) $value)->value('name'),
+            'project_id' => (string) $this->user->projects()->withTrashed()->whereKey((int) $value)->value('name'),
+            default => (string) $value,
+        };
+    }
+}

@@ -1,0 +1,26 @@
+{{-- What a line may say, by example. --}}
+<dialog id="grammar" aria-labelledby="grammar-title">
+    <h2 id="grammar-title">What can be typed</h2>
+    <p class="soft">Plain words, in any order. What is understood is bracketed beneath; press it and it stays plain words.</p>
+    <dl>
+        @foreach ([
+            'due' => 'by friday · by 14 march 3pm · by end of month · before noon · within a week',
+            'earliest start' => 'from monday · not before 14:00 · after friday',
+            'for a day' => 'tomorrow · on tuesday · next week · in 3 days',
+            'set time' => 'at 15:00 tomorrow · friday 9am · thursday 9:00–10:30',
+            'estimate' => 'for 1h30 · 45 min · two hours · half an hour',
+            'repeats' => 'every weekday · every 2 weeks on tuesday · every month on the last friday · until 30 april · 3 days after done',
+            'importance' => ', high · vital · importance low · very important',
+            'demand' => ', deep · , light',
+            'part of the day' => 'tomorrow morning · in the evening',
+            'waiting' => 'waiting for Adaeze · after Wim answers',
+            'project, context' => '+catalogue · for lender agreements · @phone',
+            'todo.txt keys' => 'due:2026-03-20 · start:monday · for:45min · importance:high · wait:Adaeze',
+            'link' => 'https://example.org/plan.pdf',
+            'many at once' => 'a line each; indented lines become subtasks; list marks and ticked boxes are understood',
+        ] as $what => $examples)
+            <dt>{{ $what }}</dt><dd>{{ $examples }}</dd>
+        @endforeach
+    </dl>
+    <form method="dialog"><button class="button button-main">Close</button></form>
+</dialog>

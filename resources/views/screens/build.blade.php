@@ -1,0 +1,29 @@
+@php use App\Views\Question; @endphp
+<x-layout title="A view" at="views">
+    <div class="title-row"><h1>{{ $own->name ?? 'A new view' }}</h1><span class="end"><a class="button" href="/views" data-leave>All views</a></span></div>
+    <p class="sentence" id="sentence">{{ $sentence }}</p>
+    <form method="get" action="/views/build" id="build" data-whole>
+        @if ($own)<input type="hidden" name="view" value="{{ $own->id }}">@endif
+        <div class="section-head"><h2>Conditions</h2><span class="soft">joined by “and” within a group; “or” begins the next</span></div>
+        @for ($i = 0; $i < $rows; $i++)
+            @php $one = $conditions[$i] ?? null; @endphp
+            <div class="condition">
+                @if ($i === 0)<span class="soft">tasks that</span>@else<select class="field" name="conditions[{{ $i }}][join]" aria-label="Joined by"><option value="and">and</option><option value="or" @selected(($one['join'] ?? '') === 'or')>or</option></select>@endif
+                <select class="field" name="conditions[{{ $i }}][not]" aria-label="Not"><option value="0">are</option><option value="1" @selected($one['not'] ?? false)>are not</option></select>
+                <select class="field" name="conditions[{{ $i }}][what]" aria-label="Condition {{ $i + 1 }}"><option value="">–</option>@foreach ($choices as $heading => $some)@if ($some !== [])<optgroup label="{{ $heading }}">@foreach ($some as $what => $words)<option value="{{ $what }}" @selected(($one['what'] ?? '') === $what)>{{ $words }}</option>@endforeach</optgroup>@endif @endforeach</select>
+            </div>
+        @endfor
+        <div class="form-grid">
+            <div class="form-row"><label for="group">Grouped</label><select class="field" id="group" name="group">@foreach (Question::GROUPS as $value => $words)<option value="{{ $value }}" @selected($group === $value)>{{ $words }}</option>@endforeach</select></div>
+            @for ($i = 0; $i < 3; $i++)<div class="form-row"><label for="order-{{ $i }}">{{ ['In order of', 'then', 'then'][$i] }}</label><select class="field" id="order-{{ $i }}" name="order[]"><option value="">–</option>@foreach (Question::ORDERS as $value => $words)<option value="{{ $value }}" @selected(($order[$i] ?? '') === $value)>{{ $words }}</option>@endforeach</select></div>@endfor
+        </div>
+        <div class="actions"><button class="button button-main">Ask it</button></div>
+    </form>
+    <form method="post" action="/views" class="pair" data-whole>@csrf
+        @if ($own)<input type="hidden" name="view" value="{{ $own->id }}">@endif
+        @foreach ($conditions as $i => $one)<input type="hidden" name="conditions[{{ $i }}][join]" value="{{ $one['join'] }}"><input type="hidden" name="conditions[{{ $i }}][not]" value="{{ $one['not'] ? 1 : 0 }}"><input type="hidden" name="conditions[{{ $i }}][what]" value="{{ $one['what'] }}">@endforeach
+        <input type="hidden" name="group" value="{{ $group }}">@foreach ($order as $key)<input type="hidden" name="order[]" value="{{ $key }}">@endforeach
+        <input class="field" name="name" value="{{ old('name', $own?->name) }}" placeholder="Name of the view" aria-label="Name of the view" maxlength="100"><label class="check"><input type="checkbox" name="pinned" value="1" @checked($own?->pinned)> pin to the head</label><button class="button">Keep it</button></form>
+    @error('name')<p class="error" role="alert">{{ $message }}</p>@enderror
+    <x-answer :groups="$groups" :candidates="$candidates" :contradicts="$contradicts" :count="$count" />
+</x-layout>

@@ -1,0 +1,15 @@
+@php use App\Wording\Times; @endphp
+<x-layout :title="$message->subject" station="gather">
+    <div class="title-row"><h1>{{ $message->subject }}</h1><span class="end"><a class="button" href="/gather#mail" data-leave>Back to Gather</a></span></div>
+    <p class="soft">{{ $message->from_name }} @if ($message->from_address)&lt;{{ $message->from_address }}&gt;@endif, {{ $person->local($message->received_at)->format('D j M Y, H:i') }}</p>
+    <div class="actions">
+        @if ($message->task_id)<a class="button button-main" href="/tasks/{{ $message->task_id }}">To its task</a>
+        @else<form method="post" action="/messages/{{ $message->id }}/take">@csrf<button class="button button-main" data-page-key="k">Make it a task <kbd>K</kbd></button></form>@endif
+        <x-put-off :message="$message" />
+        <form method="post" action="/messages/{{ $message->id }}/state">@csrf<button class="button" name="state" value="answered">Answered</button> <button class="button" name="state" value="filed" data-page-key="f">File <kbd>F</kbd></button></form>
+    </div>
+    @error('until')<p class="error" role="alert">{{ $message }}</p>@enderror
+    <div class="section-head"></div>
+    <div class="letter">{{ $message->body }}</div>
+    @foreach ($message->attachments as $file)<div class="list-row"><span class="grow"><x-icon name="file" /> <a href="/files/{{ $file->id }}" data-whole download>{{ $file->name }}</a> <span class="soft">{{ number_format($file->size / 1000, 0) }} kB</span></span></div>@endforeach
+</x-layout>
