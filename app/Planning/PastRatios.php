@@ -12,18 +12,15 @@ use Nekto\Core\Prospect\Ratios;
 use Nekto\Core\Task\Demand;
 
 /** What finished work was estimated to take and what it took. */
-final class PastRatios
+final readonly class PastRatios
 {
     /** Older work says less about the present. */
     private const NEWEST = 400;
 
-    /** @var array<int, list<Pair>> by person, for one request */
-    private array $pairs = [];
-
     /** @return list<Pair> */
     public function pairs(User $user): array
     {
-        return $this->pairs[$user->id] ??= array_values(DB::table('tasks')->join('entries', 'entries.task_id', 'tasks.id')
+        return array_values(DB::table('tasks')->join('entries', 'entries.task_id', 'tasks.id')
             ->where('tasks.user_id', $user->id)->whereNotNull('tasks.done_at')->whereNull('tasks.deleted_at')->where('estimate', '>', 0)->whereNotNull('entries.ends_at')
             ->groupBy('tasks.id', 'area_id', 'demand', 'estimate')->orderByDesc('tasks.done_at')->limit(self::NEWEST)
             ->get(['area_id', 'demand', 'estimate', DB::raw('sum(strftime(\'%s\', entries.ends_at) - strftime(\'%s\', entries.starts_at)) / 60 as actual')])
@@ -37,10 +34,5 @@ final class PastRatios
         $ratios = array_map(static fn (Pair $pair): float => $pair->ratio(), $this->pairs($user));
 
         return count($ratios) < Correction::LEAST ? null : new Ratios($ratios);
-    }
-
-    public function correction(User $user, int $area, Demand $demand, int $minutes): Correction
-    {
-        return Correction::of($this->pairs($user), (string) $area, $demand, $minutes);
     }
 }

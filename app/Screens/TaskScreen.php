@@ -8,6 +8,7 @@ use App\Models\Task;
 use App\Models\User;
 use App\Planning\PastRatios;
 use App\Wording\History;
+use Nekto\Core\Estimate\Correction;
 
 /** One task, whole. */
 final readonly class TaskScreen
@@ -20,7 +21,7 @@ final readonly class TaskScreen
     public function of(User $user, Task $task): array
     {
         $task->load(['area', 'project.sections', 'subtasks', 'contexts', 'links', 'attachments', 'repeat']);
-        $correction = $this->past->correction($user, $task->area_id, $task->demand, $task->estimate ?? 30);
+        $correction = Correction::of($this->past->pairs($user), (string) $task->area_id, $task->demand, $task->estimate ?? 30);
         $spent = (int) $user->entries()->where('task_id', $task->id)->whereNotNull('ends_at')->selectRaw("sum(strftime('%s', ends_at) - strftime('%s', starts_at)) / 60 as spent")->value('spent');
 
         return [

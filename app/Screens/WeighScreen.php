@@ -100,7 +100,7 @@ final readonly class WeighScreen
     private function card(User $user, Task $task, Candidate $one, Axis $axis, ?int $minutes = null): array
     {
         $minutes ??= $task->estimate;
-        $correction = $this->past->correction($user, $task->area_id, $task->demand, $minutes ?? 30);
+        $correction = Correction::of($this->past->pairs($user), (string) $task->area_id, $task->demand, $minutes ?? 30);
         $similar = $this->similar($user, $task);
 
         return [
@@ -109,8 +109,6 @@ final readonly class WeighScreen
             'answer' => Answer::of($one->importance, $one->pressure(), $task->push),
             'likely' => $minutes !== null && $correction->isReliable() ? $correction->likely($minutes) : null,
             'careful' => $minutes !== null && $correction->isReliable() ? $correction->carefully($minutes) : null,
-            'pairs' => count($this->past->pairs($user)),
-            'least' => Correction::LEAST,
             'similar' => $similar,
             'x' => $axis->place($one->due),
             'y' => (4.5 - ($one->importance->value ?? 2.5)) / 4,

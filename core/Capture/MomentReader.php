@@ -70,8 +70,8 @@ final readonly class MomentReader
             $this->readEnd($phrase);
         }
         $bare = '(?<day>'.DayReader::NEAR.'|'.DayReader::PHRASE.')';
-        $phrase->look(Kind::At, '(?<![\w-])at\s+(?<spoken>'.self::AT.')(?:,?\s+'.$on.$day.')?'.Phrase::STOP, $read);
         $phrase->look(Kind::At, '(?:(?<![\w-])on\s+|'.self::NOT_AFTER.')'.$bare.',?\s+at\s+(?<spoken>'.self::AT.')'.Phrase::STOP, $read);
+        $phrase->look(Kind::At, '(?<![\w-])at\s+(?<spoken>'.self::AT.')(?:,?\s+'.$on.$day.')?'.Phrase::STOP, $read);
         $phrase->look(Kind::At, '(?:(?<![\w-])on\s+|'.self::NOT_AFTER.')'.$bare.',?\s+(?<time>'.self::TIME.')'.Phrase::STOP, $read);
         $phrase->look(Kind::At, '(?<![\w-])(?<time>'.self::TIME.')\s+(?:on\s+)?'.$day.Phrase::STOP, $read);
         $phrase->look(Kind::On, '(?<![\w-])on\s+'.$day.Phrase::STOP, $read);

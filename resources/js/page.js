@@ -60,7 +60,16 @@ export function listenForForms() {
         }
         event.preventDefault()
         delete form.querySelector('[data-changed]')?.dataset.changed
-        send(form, event.submitter).then((shown) => shown && 'clear' in form.dataset && clear(form))
+        const row = form.closest('[data-list] > *')
+        const next = row?.nextElementSibling?.id || row?.previousElementSibling?.id
+        send(form, event.submitter).then((shown) => {
+            if (shown && 'clear' in form.dataset) {
+                clear(form)
+            } else if (shown && row && document.activeElement === document.body) {
+                const place = document.getElementById(row.id) ?? document.getElementById(next)
+                ;(place?.matches('[data-row]') ? place : place?.querySelector('[data-row]'))?.focus()
+            }
+        })
     })
     document.addEventListener('change', (event) => {
         const form = event.target.closest('form[data-on-change]')

@@ -94,7 +94,7 @@ final class CaptureTest extends FeatureTestCase
     #[Test]
     public function a_token_catches_a_page_for_its_owner_and_stops_when_revoked(): void
     {
-        $token = (string) $this->post('/gather/tokens', ['name' => 'Browser'])->getSession()->get('token');
+        $token = $this->token();
         $this->get('/gather/tokens')->assertSee($token);
         $this->get('/gather/tokens')->assertDontSee($token)->assertSee('never used');
         auth()->logout();
@@ -116,7 +116,7 @@ final class CaptureTest extends FeatureTestCase
     #[Test]
     public function a_page_cannot_send_a_link_that_runs(): void
     {
-        $token = (string) $this->post('/gather/tokens', ['name' => 'Browser'])->getSession()->get('token');
+        $token = $this->token();
         $this->postJson('/capture', ['token' => $token, 'title' => 'Trap', 'url' => 'javascript:alert(1)'])->assertCreated();
 
         self::assertSame(0, $this->ines->tasks()->sole()->links()->count());
@@ -133,5 +133,13 @@ final class CaptureTest extends FeatureTestCase
 
         self::assertSame(['Prepare Loans committee', '2026-03-12 11:00:00', 'meeting'], [$before->title, $before->due_at?->toDateTimeString(), $before->source]);
         self::assertSame(['Follow up: Loans committee', '2026-03-12 12:00:00'], [$after->title, $after->not_before?->toDateTimeString()]);
+    }
+
+    private function token(): string
+    {
+        $this->post('/gather/tokens', ['name' => 'Browser'])->assertSessionHas('token');
+        $token = session('token');
+
+        return is_string($token) ? $token : self::fail('A token is shown once.');
     }
 }

@@ -18,7 +18,7 @@ final class MailTest extends FeatureTestCase
     {
         parent::setUp();
         Storage::fake();
-        $this->app?->useStoragePath((string) tempnam(sys_get_temp_dir(), 'nekto').'-storage');
+        $this->app->useStoragePath((string) tempnam(sys_get_temp_dir(), 'nekto').'-storage');
         File::ensureDirectoryExists(ReadMailbox::folder($this->ines));
     }
 

@@ -21,14 +21,26 @@ final class OwnRowsTest extends FeatureTestCase
         $set = $other->hoursSets()->firstOrFail();
         $exception = $set->exceptions()->create(['date' => '2026-03-12', 'stretches' => []]);
         $import = $other->calendarImports()->create(['file_name' => 'a.ics', 'total' => 0]);
-        $ids = ['task' => $task->id, 'block' => $block->id, 'meeting' => $other->meetings()->value('id'), 'set' => $set->id, 'exception' => $exception->id, 'import' => $import->id];
+        $project = $other->projects()->create(['name' => 'Theirs', 'area_id' => $other->areas()->firstOrFail()->id]);
+        $gone = $this->task('Gone', of: $other);
+        $gone->delete();
+        $message = $other->messages()->create(['message_id' => '1', 'from_name' => 'Ana', 'subject' => 'Lamps', 'body' => '', 'received_at' => now()]);
+        $own = ['user_id' => $other->id];
+        $ids = [
+            'project' => $project->id, 'trashed' => $gone->id, 'message' => $message->id, 'area' => $other->areas()->firstOrFail()->id, 'context' => $other->contexts()->create(['name' => 'dock'])->id,
+            'section' => $project->sections()->create($own + ['name' => 'A'])->id, 'subtask' => $task->subtasks()->create($own + ['title' => 'A'])->id, 'link' => $task->links()->create($own + ['address' => 'https://example.org'])->id,
+            'attachment' => $other->attachments()->create(['name' => 'a', 'path' => 'a', 'type' => 'text/plain', 'size' => 1])->id, 'template' => $other->templates()->create(['name' => 'A', 'pattern' => []])->id,
+            'repeat' => $other->repeats()->create(['rule' => 'FREQ=DAILY', 'pattern' => [], 'begins_on' => '2026-03-11'])->id, 'saved' => $other->savedViews()->create(['name' => 'A', 'question' => []])->id,
+            'token' => $other->captureTokens()->create(['name' => 'A', 'hash' => 'a'])->id, 'preview' => $other->previews()->create(['name' => 'a', 'format' => 'todotxt', 'content' => 'a'])->id, 'occurrence' => $other->occurrences()->value('id'),
+            'task' => $task->id, 'block' => $block->id, 'meeting' => $other->meetings()->value('id'), 'set' => $set->id, 'exception' => $exception->id, 'import' => $import->id,
+        ];
         $before = $this->plan($other);
 
         $routes = array_filter(Router::getRoutes()->getRoutes(), static fn (Route $route): bool => array_intersect_key(array_flip($route->parameterNames()), $ids) !== []);
-        self::assertGreaterThan(12, count($routes));
+        self::assertGreaterThan(50, count($routes));
         foreach ($routes as $route) {
             $address = strtr($route->uri(), array_combine(array_map(static fn (string $name): string => "{{$name}}", array_keys($ids)), array_map(strval(...), $ids)));
-            $response = $this->call($route->methods()[0], $address, ['title' => 'Taken', 'left' => '5', 'day' => '2026-03-11', 'week' => []]);
+            $response = $this->call($route->methods()[0], $address, ['title' => 'Taken', 'left' => '5', 'day' => '2026-03-11', 'week' => [], 'answer' => 'let_go']);
             in_array('block', $route->parameterNames(), true) ? $response->assertSessionHasErrors(['start' => __('plan.conflict.gone')]) : $response->assertNotFound();
         }
 
@@ -63,7 +75,7 @@ final class OwnRowsTest extends FeatureTestCase
         $this->block($this->task('Cable run', of: $other), '2026-03-11 09:00', '2026-03-11 10:00');
         $this->meeting('Gallery round', '2026-03-11 11:00', '2026-03-11 12:00', $other);
 
-        foreach (['/shape', '/gather', '/weigh', '/meetings', '/settings'] as $address) {
+        foreach (['/shape', '/gather', '/gather/files', '/gather/mailbox', '/gather/tokens', '/weigh', '/weigh/list', '/projects', '/templates', '/views/no-date', '/search?q=plan', '/gather/export/csv', '/meetings', '/settings'] as $address) {
             $this->get($address)->assertOk()->assertDontSee('Lighting plan')->assertDontSee('Cable run')->assertDontSee('Gallery round');
         }
     }

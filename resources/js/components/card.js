@@ -7,12 +7,20 @@ const CORNERS = { do_now: [-480, -260], make_time: [-120, -260], hand_off: [-480
 export default () => ({
     asked: 0,
     async ask() {
+        if (this.answered) {
+            return
+        }
         const turn = ++this.asked
-        const response = await fetch(this.$root.dataset.preview, { method: 'POST', body: new FormData(this.$root), headers: { Accept: 'application/json' } }).catch(() => null)
-        if (turn !== this.asked || !response?.ok) {
+        this.flight = fetch(this.$root.dataset.preview, { method: 'POST', body: new FormData(this.$root), headers: { Accept: 'application/json' } }).catch(() => null)
+        const response = await this.flight
+        this.flight = null
+        if (turn !== this.asked || !response?.ok || !this.$root.isConnected) { // it may be answered by now
             return
         }
         const says = await response.json()
+        if (!this.$root.isConnected) {
+            return
+        }
         this.$refs.pull.textContent = says.pull ?? '–'
         this.$refs.parts.textContent = says.pull === null ? '' : says.parts
         this.$refs.pressure.textContent = says.pressure === null ? 'none' : `${says.pressure} %`
@@ -30,6 +38,11 @@ export default () => ({
     /** To hand something off needs a name first. */
     answer(event) {
         const button = event.currentTarget
+        if (this.flight) { // two requests at once could take each other's message
+            event.preventDefault()
+            this.flight.finally(() => setTimeout(() => button.click()))
+            return
+        }
         const who = this.$root.querySelector('[name=waiting_for]')
         if (button.value === 'hand_off' && who.value.trim() === '') {
             event.preventDefault()
@@ -37,6 +50,8 @@ export default () => ({
             who.focus()
             return
         }
+        this.answered = true
+        setTimeout(() => { this.answered = false }, 1000)
         const worth = this.$root.querySelector('[name=importance]:checked') || button.value === 'let_go' || button.value === 'hand_off'
         if (worth && !matchMedia('(prefers-reduced-motion: reduce)').matches) {
             const [x, y] = CORNERS[button.value]

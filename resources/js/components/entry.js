@@ -9,6 +9,7 @@ export default () => ({
     refused: [],
     asked: 0,
     init() {
+        this.$refs.form.addEventListener('submit', (event) => this.hold(event), true)
         this.typed()
     },
     destroy() {
@@ -21,6 +22,15 @@ export default () => ({
         this.draw([])
         clearTimeout(this.timer)
         this.timer = setTimeout(() => this.ask(), 120)
+    },
+    /** Two requests at once could take each other's message: keeping waits for what is being read. */
+    hold(event) {
+        clearTimeout(this.timer)
+        if (this.flight) {
+            event.preventDefault()
+            event.stopImmediatePropagation()
+            this.flight.finally(() => setTimeout(() => this.$refs.form.requestSubmit()))
+        }
     },
     key(event) {
         if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
@@ -40,7 +50,9 @@ export default () => ({
         }
         const turn = ++this.asked
         const data = new FormData(this.$refs.form)
-        const response = await fetch('/gather/understand', { method: 'POST', body: data, headers: { Accept: 'application/json' } }).catch(() => null)
+        this.flight = fetch('/gather/understand', { method: 'POST', body: data, headers: { Accept: 'application/json' } }).catch(() => null)
+        const response = await this.flight
+        this.flight = null
         if (turn !== this.asked || !response) {
             return
         }

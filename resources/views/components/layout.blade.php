@@ -25,12 +25,11 @@
                     <x-station name="Close" />
                 </nav>
                 <nav class="views" aria-label="Views">
-                    @foreach ($pinned as $id => $name)<a href="/views/{{ $id }}">{{ Str::limit($name, 18) }}</a>@endforeach
+                    @foreach ($pinned as $id => $name)<a class="pinned" href="/views/{{ $id }}" title="{{ $name }}">{{ $name }}</a>@endforeach
                     <a href="/projects" @if ($at === 'projects') aria-current="page" @endif>Projects</a>
                     <a href="/views" @if ($at === 'views') aria-current="page" @endif>Views</a>
                     <a href="/search" data-page-key="n" @if ($at === 'search') aria-current="page" @endif>Search</a>
                     <a href="/meetings" @if ($at === 'meetings') aria-current="page" @endif>Meetings</a>
-                    <a href="/settings" @if ($at === 'settings') aria-current="page" @endif>Settings</a>
                 </nav>
                 <form class="catch" method="post" action="/gather" data-clear x-data="entry" x-ref="form">
                     @csrf
@@ -44,6 +43,7 @@
                     <div class="menu">
                         <a href="/settings">Settings</a>
                         <button type="button" data-show="keys">All keys</button>
+                        @if ($canUndo)<form method="post" action="/plan/undo">@csrf<button data-page-key="u">Undo the last change</button></form>@endif
                         <form method="post" action="/sign-out" data-whole>@csrf<button>Sign out</button></form>
                     </div>
                 </details>

@@ -7,7 +7,7 @@
     $chosen = (int) old('importance', $task->importance?->value);
     $letters = ['do_now' => 'q', 'make_time' => 'e', 'hand_off' => 'z', 'let_go' => 'c'];
 @endphp
-<form class="card" id="card-{{ $task->id }}" method="post" action="/weigh/{{ $task->id }}" x-data="card" data-preview="/weigh/{{ $task->id }}/preview" x-on:change="ask" x-on:input.debounce.250ms="ask">
+<form class="card" id="card-{{ $task->id }}" method="post" action="/weigh/{{ $task->id }}" x-data="card" data-preview="/weigh/{{ $task->id }}/preview" x-on:input.debounce.150ms="ask">
     @csrf
     <div class="section-head section-over"><h2>{{ $task->importance ? 'Weigh anew' : 'Unweighed' }}</h2><span class="soft">@if ($place > 0){{ $place }} of {{ $many }}@endif</span></div>
     <p class="soft">{{ __("gather.source.{$task->source}") }}, {{ Times::when($person, $task->created_at, $now) }}</p>

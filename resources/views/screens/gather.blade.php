@@ -9,9 +9,9 @@
         <form method="post" action="/gather" id="entry" x-ref="form" data-clear>
             @csrf
             <div class="entry">
-                <div class="glosses" x-ref="glosses" aria-live="polite"></div>
                 <textarea name="lines" x-ref="text" aria-label="New lines" placeholder="Draft the wall text for room 2 for 90 min by friday" rows="2" spellcheck="true"
                     x-on:input="typed" x-on:keydown="key" @error('lines') aria-invalid="true" aria-describedby="lines-error" @enderror>{{ old('lines') }}</textarea>
+                <div class="glosses" x-ref="glosses" aria-live="polite"></div>
             </div>
             <input type="hidden" name="refused" x-ref="refused">
             @error('lines')<p class="error" id="lines-error">{{ $message }}</p>@enderror

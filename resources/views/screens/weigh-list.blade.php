@@ -18,7 +18,7 @@
     @endif
     @foreach ($groups as $name => $rows)
         <section aria-labelledby="group-{{ $loop->index }}">
-            <div class="section-head"><h2 id="group-{{ $loop->index }}">{{ $name === '' ? 'By pull' : ltrim($name, '1234 ') }}</h2><span class="soft">@if ($loop->first){{ $weighedCount }} open, pull = importance + pressure + push + age @else {{ count($rows) }} @endif</span></div>
+            <div class="section-head"><h2 id="group-{{ $loop->index }}">{{ $name === '' ? 'By pull' : preg_replace('/^\d /', '', (string) $name) }}</h2><span class="soft">@if ($loop->first){{ $weighedCount }} open, pull = importance + pressure + push + age @else {{ count($rows) }} @endif</span></div>
             <x-weigh-table :rows="$rows" :tasks="$tasks" :weighed="true" :areas="$areas" :projects="$projects" />
         </section>
     @endforeach
