@@ -5,22 +5,29 @@ declare(strict_types=1);
 /* Asks the pages of a running server in turn and prints their medians beside that of the empty page. */
 
 [, $base, $requests] = [...$argv, '40'];
-$jar = tempnam(sys_get_temp_dir(), 'jar');
-
-$ask = static function (string $path, ?array $fields = null) use ($base, $jar): array {
-    $curl = curl_init($base.$path);
-    curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar]);
-    $fields === null || curl_setopt($curl, CURLOPT_POSTFIELDS, http_build_query($fields));
+$more = array_slice($argv, 3);
+$cookies = [];
+$ask = static function (string $path, ?array $fields = null) use ($base, &$cookies): array {
+    $context = stream_context_create(['http' => [
+        'method' => $fields === null ? 'GET' : 'POST', 'content' => http_build_query($fields ?? []), 'follow_location' => 0, 'ignore_errors' => true, 'protocol_version' => 1.1,
+        'header' => "Connection: close\r\nContent-Type: application/x-www-form-urlencoded\r\nCookie: ".implode('; ', array_map(static fn (string $name, string $value): string => "{$name}={$value}", array_keys($cookies), $cookies)),
+    ]]);
     $from = hrtime(true);
-    $body = (string) curl_exec($curl);
+    $body = (string) file_get_contents($base.$path, false, $context);
+    $ms = (hrtime(true) - $from) / 1e6;
+    foreach ($http_response_header as $line) {
+        if (preg_match('/^Set-Cookie: ([^=]+)=([^;]*)/i', $line, $cookie) === 1) {
+            $cookies[$cookie[1]] = $cookie[2];
+        }
+    }
 
-    return [(hrtime(true) - $from) / 1e6, curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $body];
+    return [$ms, (int) (explode(' ', $http_response_header[0])[1] ?? 0), $body];
 };
 preg_match('/name="_token" value="([^"]+)"/', $ask('/sign-in')[2], $token);
 $ask('/sign-in', ['_token' => $token[1] ?? '', 'email' => 'ines@example.org', 'password' => 'rivers-underfoot']);
 
 $times = [];
-$pages = ['/up', '/shape', '/weigh', '/gather', '/meetings', '/settings'];
+$pages = $more === [] ? ['/up', '/shape', '/weigh', '/gather', '/meetings', '/settings'] : ['/up', ...$more];
 for ($i = -3; $i < (int) $requests; $i++) {
     foreach ($pages as $page) { // in turn, so that a slow moment of the machine meets all of them
         [$ms, $status] = $ask($page);
@@ -37,6 +44,5 @@ $median = static function (array $values): float {
 };
 $empty = $median($times['/up']);
 foreach ($pages as $page) {
-    printf("%-10s median %6.1f ms, %4.1f × the empty page\n", $page, $median($times[$page]), $median($times[$page]) / $empty);
+    printf("%-24s median %6.1f ms, %4.1f × the empty page\n", $page, $median($times[$page]), $median($times[$page]) / $empty);
 }
-unlink($jar);

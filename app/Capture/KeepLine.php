@@ -12,6 +12,7 @@ use App\Planning\RowMapper;
 use App\Planning\Zones;
 use App\Repeats\StartRepeat;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Capture\DurationReader;
 use Nekto\Core\Capture\Kind;
 use Nekto\Core\Capture\Line;
 use Nekto\Core\Capture\OutlineItem;
@@ -87,9 +88,9 @@ final class KeepLine
     private function addSubtasks(Task $task, array $items): void
     {
         foreach ($items as $i => $item) {
-            $line = $this->caught->understand($item->text);
+            [$title, $minutes] = DurationReader::apart($item->text);
             $task->subtasks()->create([
-                'user_id' => $this->user->id, 'title' => mb_substr($line->title, 0, self::TITLE), 'estimate' => $line->minutes(), 'position' => $i,
+                'user_id' => $this->user->id, 'title' => mb_substr($title, 0, self::TITLE), 'estimate' => $minutes, 'position' => $i,
                 'done_at' => $item->done ? $this->now : null,
             ]);
         }

@@ -8,6 +8,7 @@ use App\Models\User;
 use App\Planning\RowMapper;
 use App\Planning\Zones;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Capture\DurationReader;
 use Nekto\Core\Capture\FirstDay;
 use Nekto\Core\Capture\Kind;
 use Nekto\Core\Capture\Line;
@@ -30,6 +31,19 @@ final readonly class Gloss
             'gloss' => $part->problem === null ? $this->meaning($part, mb_substr($line->text, $part->start, $part->length)) : __("gather.problem.{$part->problem->value}"),
             'problem' => $part->problem !== null,
         ], $line->parts)];
+    }
+
+    /**
+     * A step: the whole of it, with its estimate.
+     *
+     * @return array{text: string, parts: list<array{kind: string, start: int, length: int, gloss: string, problem: bool}>}
+     */
+    public function ofSubtask(string $text): array
+    {
+        [, $minutes] = DurationReader::apart($text);
+        $gloss = $minutes === null ? __('gather.gloss.subtask') : __('gather.gloss.subtask_minutes', ['minutes' => Times::duration($minutes)]);
+
+        return ['text' => $text, 'parts' => [['kind' => 'subtask', 'start' => 0, 'length' => mb_strlen($text), 'gloss' => $gloss, 'problem' => false]]];
     }
 
     /**

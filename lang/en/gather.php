@@ -14,6 +14,8 @@ return [
         'waiting' => '{1} 1 waits|[2,*] :count wait',
     ],
     'gloss' => [
+        'subtask' => 'subtask',
+        'subtask_minutes' => 'subtask, :minutes',
         'estimate' => 'estimate',
         'minutes' => 'estimate :minutes',
         'due' => 'due :when',

@@ -17,6 +17,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
+use Nekto\Core\Capture\OutlineItem;
 
 /** What has come at the person: typed lines and the inbox. */
 final readonly class GatherController
@@ -34,11 +35,18 @@ final readonly class GatherController
         $gloss = new Gloss($user, Clock::now());
         $refused = $request->refused();
         $lines = [];
-        foreach ($request->items() as $item) {
-            $lines[] = ['line' => $item->line, 'under' => count($item->under), 'done' => $item->done] + $gloss->of($caught->understand($item->text, $refused[$item->line] ?? []));
+        $items = $request->items();
+        foreach ($items as $item) {
+            $lines[] = ['line' => $item->line, 'under' => count($item->under)] + $gloss->of($caught->understand($item->text, $refused[$item->line] ?? []));
         }
 
-        return response()->json(['lines' => $lines, 'summary' => $gloss->summary($lines)]);
+        $subtasks = array_merge(...array_map(static fn (OutlineItem $item): array => $item->under, $items));
+
+        return response()->json([
+            'lines' => $lines,
+            'subtasks' => array_map(static fn (OutlineItem $item): array => ['line' => $item->line] + $gloss->ofSubtask($item->text), $subtasks),
+            'summary' => $gloss->summary($lines),
+        ]);
     }
 
     public function store(LinesRequest $request, #[CurrentUser] User $user, PlanJournal $journal): RedirectResponse

@@ -63,7 +63,7 @@ export default () => ({
         }
         this.summary = answer.summary
         this.keep = answer.lines.length > 1 ? `Keep all ${answer.lines.length}` : 'Keep'
-        this.draw(answer.lines)
+        this.draw([...answer.lines, ...answer.subtasks])
     },
     /** A line comes with its number; list marks and blanks before it are not in its text, which stands in the field as it is. */
     draw(lines) {
@@ -110,6 +110,10 @@ export default () => ({
         gloss.textContent = part.gloss
         gloss.dataset.part = `${line}:${part.kind} ${words.trim().toLowerCase()}`
         gloss.title = 'Press or Esc: take it as plain words'
+        if (part.kind === 'subtask') { // where it stands says so, not a word of it
+            gloss.disabled = true
+            gloss.title = ''
+        }
         const refuse = () => {
             this.refused.push(gloss.dataset.part)
             this.$refs.text.focus()
