@@ -6,6 +6,7 @@ namespace App\Repeats;
 
 use App\Models\Repeat;
 use App\Planning\RowMapper;
+use Nekto\Core\Capture\FirstDay;
 use Nekto\Core\Time\LocalDay;
 use Sabre\VObject\InvalidDataException;
 use Sabre\VObject\Recur\RRuleIterator;
@@ -41,9 +42,7 @@ final class Calendar
         return null;
     }
 
-    /**
-     * The next day after another on which an occurrence belongs, by what is wanted for closed days.
-     */
+    /** The next day after another on which an occurrence belongs, by what is wanted for closed days. */
     public static function next(Repeat $repeat, LocalDay $after, LocalDay $today): ?LocalDay
     {
         $begin = LocalDay::fromString($repeat->begins_on);
@@ -76,7 +75,7 @@ final class Calendar
             return true;
         }
 
-        return \Nekto\Core\Capture\FirstDay::of($rule, $day)->equals($day);
+        return FirstDay::of($rule, $day)->equals($day);
     }
 
     private static function openFrom(Repeat $repeat, LocalDay $day): ?LocalDay

@@ -7,6 +7,7 @@ namespace App\Repeats;
 use App\Models\Repeat;
 use App\Models\Task;
 use App\Planning\RowMapper;
+use App\Planning\Zones;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Time\LocalDay;
 
@@ -29,7 +30,7 @@ final class StartRepeat
         $task->update([
             'repeat_id' => $repeat->id,
             'occurs_on' => $day->asString(),
-            'not_before' => $task->not_before ?? ($day->number > $today->number ? RowMapper::moment(\App\Planning\Zones::named($task->user->zone)->at($day, 0)) : null),
+            'not_before' => $task->not_before ?? ($day->number > $today->number ? RowMapper::moment(Zones::named($task->user->zone)->at($day, 0)) : null),
             'due_on' => $task->due_on ?? ($task->due_at === null ? $day->asString() : null),
         ]);
 

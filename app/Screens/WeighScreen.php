@@ -11,6 +11,7 @@ use App\Planning\RowMapper;
 use App\Planning\WorkTime;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Nekto\Core\Estimate\Correction;
 use Nekto\Core\Pressure\Answer;
 use Nekto\Core\Pressure\DemandCurve;
@@ -127,7 +128,7 @@ final readonly class WeighScreen
             return null;
         }
         $match = implode(' OR ', array_map(static fn (string $word): string => "\"{$word}\"", $words));
-        $rows = \Illuminate\Support\Facades\DB::select(
+        $rows = DB::select(
             "select t.title, sum(strftime('%s', e.ends_at) - strftime('%s', e.starts_at)) / 60 as minutes from search s join tasks t on t.id = s.rowid / 4 join entries e on e.task_id = t.id and e.ends_at is not null
              where s.search match ? and s.user_id = ? and s.kind = 'tasks' and t.done_at is not null and t.deleted_at is null and t.id <> ? group by t.id having minutes > 0 order by s.rank limit 5",
             ['title : ('.$match.')', $user->id, $task->id],

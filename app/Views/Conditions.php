@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Models\Task;
 use App\Models\User;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 
 /** The conditions a view can ask for: their words, and what they mean for the rows. */
@@ -69,7 +71,7 @@ final readonly class Conditions
         return 'Tasks '.($said === '' ? 'of all kinds' : $said).'; '.Question::GROUPS[$question->group].'; '.$order.'.';
     }
 
-    /** @param  Builder<\App\Models\Task>  $query */
+    /** @param  Builder<Task>  $query */
     public function apply(Builder $query, Question $question): void
     {
         $asks = static fn (string $field): bool => str_contains((string) json_encode($question->groups), "\"{$field}:");
@@ -87,7 +89,7 @@ final readonly class Conditions
         });
     }
 
-    /** @param  Builder<\App\Models\Task>  $query */
+    /** @param  Builder<Task>  $query */
     private function condition(Builder $query, string $what): void
     {
         [$field, $value] = explode(':', $what);
@@ -118,7 +120,7 @@ final readonly class Conditions
         };
     }
 
-    /** @param  Builder<\App\Models\Task>  $query */
+    /** @param  Builder<Task>  $query */
     private function due(Builder $query, string $value): void
     {
         if ($value === 'hard') {
@@ -129,7 +131,7 @@ final readonly class Conditions
             $query->whereRaw('coalesce(due_on < ?, due_at < ?, 0)', [$this->today, $this->now]);
         } else {
             $last = date('Y-m-d', (int) strtotime($this->today.' +'.(self::DAYS[$value] ?? 0).' days'));
-            $end = $this->user->local(\Carbon\CarbonImmutable::parse($last.' 12:00', $this->user->zone))->endOfDay()->utc()->format('Y-m-d H:i:s');
+            $end = $this->user->local(CarbonImmutable::parse($last.' 12:00', $this->user->zone))->endOfDay()->utc()->format('Y-m-d H:i:s');
             $query->whereRaw('coalesce(due_on <= ?, due_at <= ?, 0)', [$last, $end]);
         }
     }

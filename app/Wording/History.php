@@ -6,6 +6,7 @@ namespace App\Wording;
 
 use App\Models\TaskEvent;
 use App\Models\User;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Pressure\Push;
 use Nekto\Core\Task\Importance;
@@ -56,7 +57,7 @@ final readonly class History
             'estimate', 'minutes_left' => Times::duration((int) $value),
             'push' => ['1' => 'treat as urgent', '0' => 'none', '-1' => 'hold back'][(string) (Push::tryFrom((int) $value)->value ?? 0)],
             'due_hard' => (bool) $value ? 'hard' : 'soft',
-            'due_at', 'not_before', 'set_at', 'done_at' => $this->user->local(\Carbon\CarbonImmutable::parse((string) $value, 'UTC'))->format('D j M, H:i'),
+            'due_at', 'not_before', 'set_at', 'done_at' => $this->user->local(CarbonImmutable::parse((string) $value, 'UTC'))->format('D j M, H:i'),
             'area_id' => (string) $this->user->areas()->whereKey((int) $value)->value('name'),
             'project_id' => (string) $this->user->projects()->withTrashed()->whereKey((int) $value)->value('name'),
             default => (string) $value,

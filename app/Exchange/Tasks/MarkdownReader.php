@@ -7,6 +7,7 @@ namespace App\Exchange\Tasks;
 use App\Capture\CaughtLine;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Capture\Kind;
 use Nekto\Core\Capture\Outline;
 use Nekto\Core\Capture\OutlineItem;
 
@@ -55,14 +56,14 @@ final readonly class MarkdownReader
             importance: $read->importance(),
             due: $due?->day?->asString(),
             minutes: $read->minutes(),
-            project: $read->name(\Nekto\Core\Capture\Kind::Project) ?? $project,
+            project: $read->name(Kind::Project) ?? $project,
             contexts: $read->contexts(),
             subtasks: array_map(static function (OutlineItem $one) use ($caught): array {
                 $sub = $caught->understand($one->text);
 
                 return ['title' => $sub->title, 'estimate' => $sub->minutes(), 'done' => $one->done];
             }, $item->under),
-            link: $read->name(\Nekto\Core\Capture\Kind::Link),
+            link: $read->name(Kind::Link),
         );
     }
 }

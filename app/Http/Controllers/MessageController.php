@@ -14,6 +14,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
 
 /** The mailbox: reading, making tasks, putting off, filing. */
 final readonly class MessageController
@@ -30,7 +31,7 @@ final readonly class MessageController
     public function store(Request $request, #[CurrentUser] User $user, ReadMailbox $mailbox): RedirectResponse
     {
         $file = $request->file('file');
-        if (! $file instanceof \Illuminate\Http\UploadedFile || ! $file->isValid()) {
+        if (! $file instanceof UploadedFile || ! $file->isValid()) {
             return back()->withErrors(['file' => __($file === null ? 'files.choose' : 'files.too_large')]);
         }
         try {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Project;
 use App\Models\Task;
 use App\Models\User;
 use App\Tasks\Destination;
@@ -70,11 +69,5 @@ final class SortRequest extends FormRequest
             ?? $user->projects()->create(['name' => $name, 'area_id' => $this->tasks($user)->first()->area_id ?? $user->areas()->firstOrFail()->id]);
 
         return ['project_id' => $project->id, 'area_id' => $project->area_id];
-    }
-
-    /** @return list<Project> */
-    public static function projects(User $user): array
-    {
-        return array_values($user->projects()->whereNull('done_at')->get()->all());
     }
 }
