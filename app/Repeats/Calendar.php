@@ -25,11 +25,11 @@ final class Calendar
     {
         $quiet = error_reporting(error_reporting() & ~E_DEPRECATED & ~E_USER_DEPRECATED); // sabre/vobject's, not ours
         try {
-            $days = new RRuleIterator($rule, new \DateTimeImmutable($begin->asString().' 12:00', new \DateTimeZone('UTC')));
+            $begin = self::names($rule, $begin) ? $begin : FirstDay::of($rule, $begin); // the iterator counts from where it begins
+            $days = new RRuleIterator($rule, new \DateTimeImmutable($begin->asString(), new \DateTimeZone('UTC')));
             for ($i = 0; $i < self::MOST && $days->valid(); $i++, $days->next()) {
                 $day = LocalDay::fromString((string) $days->current()?->format('Y-m-d'));
-                // the iterator's first is where it begins, whether the rule names that day or not
-                if ($day->number >= $from->number && ($i > 0 || self::names($rule, $day))) {
+                if ($day->number >= $from->number) {
                     return $day;
                 }
             }
