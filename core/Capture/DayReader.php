@@ -30,7 +30,7 @@ final readonly class DayReader
     /** A weekday, also with its date. */
     public const ON_WEEKDAY = '(?:(?:next|this|coming)\s+)?'.self::WEEKDAY.'(?:,?\s+(?:the\s+\d{1,2}(?:st|nd|rd|th)|'.self::DATE.'))?';
 
-    private const OF_PERIOD = 'mid[\s-]'.self::MONTH.'|(?:the\s+)?middle\s+of\s+'.self::MONTH.'|(?:the\s+)?close\s+of\s+day|(?:the\s+)?(?:very\s+)?(?:end|start|beginning)\s+of\s+(?:(?:the|this|next)\s+)?(?:day|today|week|month|quarter|year|'.self::MONTH.')';
+    private const OF_PERIOD = 'eo[dwmy](?!\w)|(?:the\s+)?(?:first|second|third|fourth|last)\s+'.self::WEEKDAY.'\s+(?:of|in)\s+(?:(?:the|this|next)\s+month|'.self::MONTH.')|mid[\s-]'.self::MONTH.'|(?:the\s+)?middle\s+of\s+'.self::MONTH.'|(?:the\s+)?close\s+of\s+day|(?:the\s+)?(?:very\s+)?(?:end|start|beginning)\s+of\s+(?:(?:the|this|next)\s+)?(?:day|today|week|month|quarter|year|'.self::MONTH.')';
 
     private const PERIOD = '(?:the\s+|this\s+)?weekend|next\s+(?:weekend|week|month|quarter|year)';
 
@@ -47,7 +47,7 @@ final readonly class DayReader
      */
     public function read(string $phrase, bool $last = false): LocalDay
     {
-        $phrase = (string) preg_replace(['/\s+/u', '/^the (?=day|end|close|middle|start|beginning|very|week|\d)/', '/[\'’]s? time$/u'], [' ', '', ''], strtolower(trim($phrase)));
+        $phrase = (string) preg_replace(['/\s+/u', '/^the (?=day|end|close|middle|first|second|third|fourth|last|start|beginning|very|week|\d)/', '/[\'’]s? time$/u'], [' ', '', ''], strtolower(trim($phrase)));
         if (preg_match('/^(today|tonight|tomorrow|day after tomorrow)$/D', $phrase) === 1) {
             return $this->today->plusDays(['tomorrow' => 1, 'day after tomorrow' => 2][$phrase] ?? 0);
         }
@@ -58,7 +58,10 @@ final readonly class DayReader
         if (preg_match('/^(?:mid[ -]|middle of )('.self::MONTH.')$/D', $phrase, $part) === 1) {
             return $this->inYear(0, self::monthNumber($part[1]), 15);
         }
-        $phrase = $phrase === 'close of day' ? 'end of day' : $phrase;
+        if (preg_match('/^(first|second|third|fourth|last) ('.self::WEEKDAY.') (?:of|in) (?:(the|this|next) month|('.self::MONTH.'))$/D', $phrase, $part) === 1) {
+            return $this->weekdayOf(Numbers::ordinal($part[1]), self::weekdayNumber($part[2]), $part[3] === 'next', $part[4] ?? '');
+        }
+        $phrase = ['close of day' => 'end of day', 'eod' => 'end of day', 'eow' => 'end of week', 'eom' => 'end of month', 'eoy' => 'end of year'][$phrase] ?? $phrase;
         if (preg_match('/^(?:very )?(end|start|beginning) of (?:(the|this|next) )?(\w+)$/D', $phrase, $part) === 1) {
             return $this->period($part[3], $part[2] === 'next', $part[1] === 'end');
         }
@@ -130,6 +133,22 @@ final readonly class DayReader
         }
 
         return $last ? self::lastOfMonth($first) : $first;
+    }
+
+    /** The first to fourth or last weekday of a month; of the next year's once that has passed. */
+    private function weekdayOf(int $place, int $weekday, bool $next, string $month): LocalDay
+    {
+        for ($year = 0; $year < 2; $year++) {
+            $first = $this->period($month === '' ? 'month' : $month, $next, false);
+            $first = $year === 0 ? $first : self::later($first, 1, 'year');
+            $day = $first->plusDays(($weekday - $first->weekday() + 7) % 7);
+            $day = $place > 0 ? $day->plusDays(7 * ($place - 1)) : $day->plusDays(7 * intdiv(self::lastOfMonth($first)->dayOfMonth() - $day->dayOfMonth(), 7));
+            if ($day->number >= $this->today->number || $month === '') {
+                return $day;
+            }
+        }
+
+        return $day;
     }
 
     private function weekday(int $weekday, bool $ofNextWeek): LocalDay

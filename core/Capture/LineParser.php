@@ -71,7 +71,7 @@ final readonly class LineParser
     {
         $text = (string) preg_replace('/[\p{Cc}\p{Zl}\p{Zp}\x{202A}-\x{202E}\x{2066}-\x{2069}]/u', ' ', mb_scrub(mb_strcut($text, 0, 4 * self::MOST_CHARACTERS)));
 
-        return rtrim(mb_substr($text, 0, self::MOST_CHARACTERS));
+        return rtrim((string) preg_replace('/(?<![\w:-])(\d{4}-\d{2}-\d{2})T(?=\d{2}:\d{2})/', '$1 ', mb_substr($text, 0, self::MOST_CHARACTERS)));
     }
 
     /**

@@ -46,8 +46,9 @@ final readonly class MomentReader
         $read = $this->start(...);
         // from monday to friday: from when, and by when
         $phrase->look(Kind::Start, $lead.$day.'(?=\s+(?:to|until|till|through)\s+(?:'.DayReader::PHRASE.')'.Phrase::STOP.')', $read);
+        $phrase->look(Kind::Start, '(?<![\w-])between\s+(?<day>'.DayReader::PHRASE.')(?=\s+and\s+(?:'.DayReader::PHRASE.')'.Phrase::STOP.')', $read);
         if ($phrase->has(Kind::Start)) {
-            $phrase->look(Kind::Due, '(?<='.Phrase::TAKEN.'\s)(?:to|until|till|through)\s+(?<day>'.DayReader::PHRASE.')'.Phrase::STOP, fn (array $part): When|Problem => $this->due(['lead' => 'by'] + $part));
+            $phrase->look(Kind::Due, '(?<='.Phrase::TAKEN.'\s)(?:to|until|till|through|and)\s+(?<day>'.DayReader::PHRASE.')'.Phrase::STOP, fn (array $part): When|Problem => $this->due(['lead' => 'by'] + $part));
         }
         $phrase->look(Kind::Start, $lead.$day.'(?:,?\s+(?:at\s+)?(?<time>'.self::TIME.')|,?\s+at\s+(?<spoken>'.self::AT.')|\s+(?<part>morning|afternoon|evening)|(?=\s+on(?:wards?)?\b))?(?:\s+on(?:wards?)?(?!\s+\w))?'.Phrase::STOP, $read);
         $phrase->look(Kind::Start, '(?<![\w-])(?<day>'.DayReader::PHRASE.'),?\s+(?:after|not\s+before|from)\s+(?<spoken>'.ClockReader::AFTER_DAY.')(?!\s*(?:-|–|to|until|till)\s*\d)'.Phrase::STOP, $read);
@@ -78,7 +79,7 @@ final readonly class MomentReader
         $phrase->look(Kind::On, '(?<![\w-])(?:for\s+)(?<day>today|tonight|tomorrow)'.Phrase::END.Phrase::STOP, $read);
         $phrase->look(Kind::On, '(?<![\w-])this(?=\s+(?:morning|afternoon|evening)'.Phrase::STOP.')', fn (): When => new When($this->today));
         $phrase->look(Kind::On, self::NOT_AFTER.'(?<day>'.DayReader::NEAR.')'.Phrase::STOP, $read);
-        $phrase->look(Kind::On, self::NOT_AFTER.'(?:^|(?<!^))(?<day>(?:next|this|coming)\s+(?:'.DayReader::WEEKDAY.'|week|weekend|month)|'.DayReader::ON_WEEKDAY.'|'.DayReader::DATE.')(?:'.Phrase::END.'|(?=\s*:)|(?=\s+(?:morning|afternoon|evening)'.Phrase::END.'))'.Phrase::STOP, $read);
+        $phrase->look(Kind::On, self::NOT_AFTER.'(?:^|(?<!^))(?<day>(?:next|this|coming)\s+(?:'.DayReader::WEEKDAY.'|week|weekend|month)|'.DayReader::ON_WEEKDAY.'|'.DayReader::DATE.'|\d{1,2}[\/.]\d{1,2}[\/.]\d{4})(?:'.Phrase::END.'|(?=\s*:)|(?=\s+(?:morning|afternoon|evening)'.Phrase::END.'))'.Phrase::STOP, $read);
         $phrase->look(Kind::At, '(?<![\w:.-])(?<time>\d{1,2}:\d{2}(?:\s*[ap]\.?m\b)?|\d{1,2}\s*[ap]m)'.Phrase::END.Phrase::STOP, $read);
     }
 

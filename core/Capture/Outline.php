@@ -11,7 +11,7 @@ final class Outline
 
     private const MARK = '/^(?:[-*+•–—‣◦]|\d{1,3}[.)]|[a-z][.)])\s+/u';
 
-    private const BOX = '/^\[(?<box>[ xX✓✔]?)\]\s*|^(?<sign>[☐☑☒✓✔])\s*/u';
+    private const BOX = '/^(?:\[(?<box>[ xX✓✔]?)\]|[☐☑☒✓✔])\s*/u';
 
     /**
      * @param  bool  $nested  false: every line is an item of its own
@@ -59,7 +59,7 @@ final class Outline
         if (preg_match(self::BOX, $line, $box) !== 1) {
             return [trim($line), false];
         }
-        $sign = trim(($box['box'] ?? '').($box['sign'] ?? ''));
+        $sign = trim($box[0], "[] \t");
 
         return [trim(mb_substr($line, mb_strlen($box[0]))), $sign !== '' && $sign !== '☐'];
     }

@@ -57,7 +57,7 @@ final readonly class RepeatReader
             // every year on 14 march, every 14 march
             self::EVERY.'(?:'.$nth.'years?(?:,?\s+on\s+)|(?=\d|'.DayReader::MONTH.'\s+\d))'.$date => $this->yearly(...),
             '(?<!\w)(?:yearly|annually)(?:,?\s+on\s+'.$date.'|'.Phrase::END.')' => $this->yearly(...),
-            self::EVERY.'(?<place>\d{1,2}(?:st|nd|rd|th))(?!\s+'.DayReader::WEEKDAY.')' => self::monthly(...),
+            self::EVERY.'(?<place>\d{1,2}(?:st|nd|rd|th))(?!\s+(?:days?|weeks?|months?|years?|'.DayReader::WEEKDAY.')\b)' => self::monthly(...),
             self::EVERY.$nth.'years?' => $this->yearly(...),
             '(?:'.self::EVERY.'(?:(?:week|work)|working\s+)days?|(?<!\w)on\s+weekdays)' => static fn (): string => 'FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR',
             self::EVERY.'weekends?' => static fn (): string => 'FREQ=WEEKLY;BYDAY=SA,SU',
