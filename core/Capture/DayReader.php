@@ -59,7 +59,7 @@ final readonly class DayReader
             return $this->inYear(0, self::monthNumber($part[1]), 15);
         }
         if (preg_match('/^(first|second|third|fourth|last) ('.self::WEEKDAY.') (?:of|in) (?:(the|this|next) month|('.self::MONTH.'))$/D', $phrase, $part) === 1) {
-            return $this->weekdayOf(Numbers::ordinal($part[1]), self::weekdayNumber($part[2]), $part[3] === 'next', $part[4] ?? '');
+            return $this->weekdayOf(Numbers::ordinal($part[1]), self::weekdayNumber($part[2]), ($part[3] ?? '') === 'next', $part[4] ?? '');
         }
         $phrase = ['close of day' => 'end of day', 'eod' => 'end of day', 'eow' => 'end of week', 'eom' => 'end of month', 'eoy' => 'end of year'][$phrase] ?? $phrase;
         if (preg_match('/^(?:very )?(end|start|beginning) of (?:(the|this|next) )?(\w+)$/D', $phrase, $part) === 1) {
