@@ -85,7 +85,7 @@ test('a file is seen before it is taken', async ({ page }) => {
     await page.goto('/gather/files')
     await page.getByLabel('or its text').fill('(A) Draft the wall text due:2026-03-13\nx 2026-03-01 Order hooks\nRing Ana due:2026-02-31')
     await page.getByRole('button', { name: 'Look at it' }).click()
-    await expect(page.getByText('3 tasks, 3 new, 1 lines not read')).toBeVisible()
+    await expect(page.getByText('3 tasks, 3 new, 1 line not read')).toBeVisible()
     await expect(page.getByText('line 3', { exact: true }).first()).toBeVisible()
     await page.getByRole('button', { name: 'Take all 3' }).click()
     await expect(page.getByRole('status')).toContainText('3 tasks are in the inbox.')
