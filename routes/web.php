@@ -24,6 +24,7 @@ use App\Http\Controllers\TemplateController;
 use App\Http\Controllers\TokenController;
 use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WeighController;
+use App\Http\Controllers\WorkController;
 use Illuminate\Support\Facades\Route;
 
 Route::redirect('/', '/shape');
@@ -114,6 +115,16 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::get('/weigh/list', [WeighController::class, 'list']);
     Route::post('/weigh/{task}', [WeighController::class, 'answer']);
     Route::post('/weigh/{task}/preview', [WeighController::class, 'preview'])->name('weigh.preview');
+
+    Route::get('/work', [WorkController::class, 'show']);
+    Route::post('/work/start/{task}', [WorkController::class, 'start']);
+    Route::post('/work/pause', [WorkController::class, 'pause']);
+    Route::post('/work/rest', [WorkController::class, 'rest']);
+    Route::post('/work/blocks/{block}/more', [WorkController::class, 'more']);
+    Route::post('/work/blocks/{block}/blocked', [WorkController::class, 'blocked']);
+    Route::post('/work/entries', [WorkController::class, 'store']);
+    Route::patch('/work/entries/{entry}', [WorkController::class, 'update']);
+    Route::delete('/work/entries/{entry}', [WorkController::class, 'destroy']);
 
     Route::get('/shape/{date?}', ShapeController::class);
     Route::post('/plan/lay-out', [PlanController::class, 'layOut']);

@@ -16,16 +16,19 @@ use Illuminate\Database\Eloquent\Model;
  * @property int|null $block_id
  * @property CarbonImmutable $starts_at UTC
  * @property CarbonImmutable|null $ends_at UTC; null while it goes on
+ * @property bool $break a rest, not work
  */
 final class Entry extends Model
 {
     public $timestamps = false;
 
-    protected $fillable = ['task_id', 'block_id', 'starts_at', 'ends_at'];
+    protected $fillable = ['task_id', 'block_id', 'starts_at', 'ends_at', 'break'];
+
+    protected $attributes = ['task_id' => null, 'block_id' => null, 'ends_at' => null, 'break' => false];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['starts_at' => 'immutable_datetime', 'ends_at' => 'immutable_datetime'];
+        return ['starts_at' => 'immutable_datetime', 'ends_at' => 'immutable_datetime', 'break' => 'boolean'];
     }
 }

@@ -16,6 +16,8 @@ enum RevisionCause: string
     case Done = 'done';
     case PartDone = 'part_done';
     case Changed = 'changed';
+    case Longer = 'longer';
+    case Blocked = 'blocked';
     case Caught = 'caught';
     case Sorted = 'sorted';
     case Imported = 'imported';

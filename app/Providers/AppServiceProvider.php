@@ -73,6 +73,7 @@ final class AppServiceProvider extends ServiceProvider
             'section' => static fn (User $user) => $user->sections(),
             'saved' => static fn (User $user) => $user->savedViews(),
             'area' => static fn (User $user) => $user->areas(),
+            'entry' => static fn (User $user) => $user->entries(),
             'context' => static fn (User $user) => $user->contexts(),
         ];
         foreach ($own as $name => $rows) {

@@ -5,7 +5,7 @@ import { send, show } from './page.js'
  * data-page-key anywhere; so each key can do only what a button on the page does.
  */
 
-const PLACES = { g: '/gather', w: '/weigh', s: '/shape' }
+const PLACES = { g: '/gather', w: '/weigh', s: '/shape', k: '/work' }
 
 let leading = 0
 
@@ -49,6 +49,9 @@ function single(event) {
         return
     }
     if (event.shiftKey || !/^([a-z1-4 ]|Delete)$/.test(event.key)) {
+        return
+    }
+    if (event.key === ' ' && event.target.matches('button, summary')) { // it presses itself
         return
     }
     const row = event.target.closest('[data-list] > *')

@@ -4,7 +4,7 @@
     <dl>
         @foreach ([
             '.' => 'catch a thought',
-            ', g   , w   , s' => 'to Gather, Weigh, Shape',
+            ', g   , w   , s   , k' => 'to Gather, Weigh, Shape, Work',
             '↑ ↓' => 'move among items',
             '← →' => 'the day before, the day after',
             'Enter' => 'the main action; on a block, why it is here',
@@ -20,7 +20,7 @@
             's  r  k  o  f' => 'someday, note; make mail a task, put it off, file it',
             'v' => 'Weigh as a list, as a field',
             'n' => 'search',
-            'Space' => 'choose an item among several',
+            'Space' => 'choose an item among several; in Work start or pause the clock',
             'l' => 'lay it out',
             'u' => 'undo',
             'Esc' => 'leave',

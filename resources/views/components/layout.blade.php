@@ -21,7 +21,7 @@
                     <x-station name="Gather" href="/gather" :count="$counts['gather'] ?: null" :current="$station === 'gather'" key-hint=",g" />
                     <x-station name="Weigh" href="/weigh" :count="$counts['weigh'] ?: null" :current="$station === 'weigh'" key-hint=",w" />
                     <x-station name="Shape" href="/shape" :current="$station === 'shape'" key-hint=",s" />
-                    <x-station name="Work" />
+                    <x-station name="Work" href="/work" :current="$station === 'work'" key-hint=",k" />
                     <x-station name="Close" />
                 </nav>
                 <nav class="views" aria-label="Views">

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Clock;
+use App\Http\Requests\BlockRequest;
+use App\Http\Requests\EntryRequest;
+use App\Models\Block;
+use App\Models\Entry;
+use App\Models\Task;
+use App\Models\User;
+use App\Screens\WorkScreen;
+use App\Wording\Said;
+use App\Work\Timer;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Working through the day: the clock, more time, what is in the way, minutes put right afterwards. */
+final readonly class WorkController
+{
+    public function __construct(private Timer $timer, private Said $said) {}
+
+    public function show(#[CurrentUser] User $user, WorkScreen $screen): View
+    {
+        return view('screens.work', $screen->of($user, Clock::now()));
+    }
+
+    public function start(Request $request, Task $task, #[CurrentUser] User $user): RedirectResponse
+    {
+        $block = $request->filled('block') ? $user->blocks()->where('task_id', $task->id)->find($request->integer('block')) : null;
+        $this->timer->start($user, $task, $block, Clock::now());
+
+        return redirect('/work')->with('status', __('work.started', ['title' => $task->title]));
+    }
+
+    public function pause(#[CurrentUser] User $user): RedirectResponse
+    {
+        $this->timer->pause($user, Clock::now());
+
+        return back()->with('status', __('work.paused'));
+    }
+
+    public function rest(#[CurrentUser] User $user): RedirectResponse
+    {
+        $this->timer->rest($user, Clock::now());
+
+        return back()->with('status', __('work.resting'));
+    }
+
+    public function more(BlockRequest $request, Block $block): RedirectResponse
+    {
+        $minutes = $request->integer('minutes');
+        if ($minutes < 5 || $minutes > 240) {
+            return back()->withErrors(['minutes' => __('work.how_many')]);
+        }
+        $request->ensureCurrent($block);
+
+        return back()->with($this->said->about($this->timer->more($block->load(['task', 'user']), $minutes, Clock::now())));
+    }
+
+    public function blocked(BlockRequest $request, Block $block): RedirectResponse
+    {
+        $by = $request->string('by')->trim()->limit(200, '')->toString();
+        $askOn = $request->string('ask_on')->toString();
+        if ($by === '') {
+            return back()->withErrors(['by' => __('task.for_whom')]);
+        }
+        $request->ensureCurrent($block);
+        $revision = $this->timer->blocked($block->load(['task', 'user']), $by, preg_match('/^\d{4}-\d{2}-\d{2}$/D', $askOn) === 1 ? $askOn : null, Clock::now());
+
+        return redirect('/work')->with($this->said->about($revision, __('task.answered.hand_off', ['title' => $block->task->title, 'person' => $by])));
+    }
+
+    /** Minutes entered or put right by hand. */
+    public function store(EntryRequest $request, #[CurrentUser] User $user): RedirectResponse
+    {
+        $user->entries()->create($request->columns());
+
+        return back()->with('status', __('work.entry_kept'));
+    }
+
+    public function update(EntryRequest $request, Entry $entry): RedirectResponse
+    {
+        $entry->update($request->columns());
+
+        return back()->with('status', __('work.entry_kept'));
+    }
+
+    public function destroy(Entry $entry): RedirectResponse
+    {
+        $entry->delete();
+
+        return back()->with('status', __('work.entry_gone'));
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Work;
+
+use App\Models\Block;
+use App\Models\BlockState;
+use App\Models\Entry;
+use App\Models\PlanRevision;
+use App\Models\RevisionCause;
+use App\Models\Task;
+use App\Models\TaskStage;
+use App\Models\User;
+use App\Planning\Replan;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What is being worked on. The clock is a row on the server: it runs on through reloads, closed windows and sleep, and
+ * there is one for all windows of an account.
+ */
+final readonly class Timer
+{
+    public function __construct(private Replan $replan) {}
+
+    /** The entry that is going on, or null. */
+    public static function running(User $user): ?Entry
+    {
+        return $user->entries()->whereNull('ends_at')->latest('starts_at')->first();
+    }
+
+    /** Goes over to a task; what was going on ends. Asked twice, it goes on as it is. */
+    public function start(User $user, Task $task, ?Block $block, CarbonImmutable $now): Entry
+    {
+        return DB::transaction(function () use ($user, $task, $block, $now): Entry {
+            $running = self::running($user);
+            if ($running !== null && $running->task_id === $task->id && ! $running->break) {
+                return $running;
+            }
+            $this->pause($user, $now);
+
+            return $user->entries()->create(['task_id' => $task->id, 'block_id' => $block?->id, 'starts_at' => $now]);
+        });
+    }
+
+    public function rest(User $user, CarbonImmutable $now): void
+    {
+        DB::transaction(function () use ($user, $now): void {
+            if (self::running($user)?->break !== true) {
+                $this->pause($user, $now);
+                $user->entries()->create(['starts_at' => $now, 'break' => true]);
+            }
+        });
+    }
+
+    public function pause(User $user, CarbonImmutable $now): void
+    {
+        foreach ($user->entries()->whereNull('ends_at')->get() as $entry) {
+            $entry->starts_at >= $now ? $entry->delete() : $entry->update(['ends_at' => $now]);
+        }
+    }
+
+    /** More time for a block that is on: the rest of the day is laid out again around it. */
+    public function more(Block $block, int $minutes, CarbonImmutable $now): ?PlanRevision
+    {
+        return ($this->replan)($block->user, $now, RevisionCause::Longer, first: static function () use ($block, $minutes, $now): void {
+            $end = max($block->ends_at, $now)->addMinutes($minutes);
+            $added = (int) max($block->ends_at, $now)->diffInMinutes($end) + max(0, (int) $block->ends_at->diffInMinutes($now));
+            $task = $block->task;
+            $block->update(['ends_at' => $end, 'starts_at' => min($block->starts_at, $now)]);
+            $left = (int) $now->diffInMinutes($end);
+            $other = (int) $task->blocks()->where('state', BlockState::Planned)->whereKeyNot($block->id)->get()->sum(static fn (Block $one): int => (int) $one->starts_at->diffInMinutes($one->ends_at));
+            $task->update(['minutes_left' => max((int) $task->minutes_left, $left + $other), 'estimate' => (int) $task->estimate + $added]);
+        });
+    }
+
+    /** Somebody's answer is needed first: the task waits, its time is free again. */
+    public function blocked(Block $block, string $by, ?string $askOn, CarbonImmutable $now): ?PlanRevision
+    {
+        return ($this->replan)($block->user, $now, RevisionCause::Blocked, first: function () use ($block, $by, $askOn, $now): void {
+            $this->pause($block->user, $now);
+            $block->starts_at < $now ? $block->update(['state' => BlockState::Part, 'ends_at' => min($now, $block->ends_at), 'kept' => false]) : $block->delete();
+            $block->task->update(['stage' => TaskStage::Waiting, 'waiting_for' => $by, 'waiting_since' => $block->user->local($now)->format('Y-m-d'), 'ask_on' => $askOn]);
+        });
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'started' => 'The clock runs for :title.',
+    'paused' => 'Paused.',
+    'resting' => 'A break; the clock counts it as one.',
+    'how_many' => 'Choose from 5 to 240 minutes.',
+    'ends_before' => 'It must end after it begins.',
+    'not_yet' => 'That time has not come yet. Enter what was, not what will be.',
+    'overlaps' => 'At :when there is already :title. Change that entry, or choose a time beside it.',
+    'break' => 'a break',
+    'other' => 'another entry',
+    'entry_kept' => 'The minutes are kept.',
+    'entry_gone' => 'The entry is gone.',
+];

@@ -1,0 +1,102 @@
+@php
+    use App\Wording\Times;
+    use App\Models\Block;
+    $until = $block && $block->ends_at > $now ? $block->ends_at : null;
+    $until = $nextMeeting && ($until === null || $nextMeeting->starts_at < $until) && $block && $block->starts_at <= $now ? $nextMeeting->starts_at : $until;
+    $left = $until ? (int) $now->diffInMinutes($until) : null;
+    $isOn = $running && $task && $running->task_id === $task->id;
+    $waitsToBegin = $block && $block->starts_at > $now;
+@endphp
+<x-layout title="Work" station="work">
+    <div class="work-columns">
+    <div>
+        @if ($meeting)
+            <section class="work-now work-meeting" aria-labelledby="work-title"><div class="work-body">
+                <p>meeting, {{ Times::range($person, $meeting->starts_at, $meeting->ends_at) }}{{ $meeting->place ? ', '.$meeting->place : '' }}</p>
+                <h1 id="work-title">{{ $meeting->summary }}</h1>
+                <p class="big">{{ Times::duration((int) $now->diffInMinutes($meeting->ends_at)) }}</p>
+                @if ($meeting->place && preg_match('~https?://\S+~', $meeting->place, $link))<a class="button" href="{{ $link[0] }}" rel="noopener noreferrer" target="_blank">Join it</a>@endif
+                <form method="post" action="/occurrences/{{ $meeting->id }}/task">@csrf<button class="button" name="when" value="after">What was decided becomes a task</button></form>
+            </div></section>
+        @elseif ($task)
+            <section @class(['work-now', 'work-deep' => $task->demand->value === 'deep', "hue-{$task->area->hue}"]) aria-labelledby="work-title">
+                <x-spine :importance="$task->importance->value ?? 0" class="work-spine" />
+                <div class="work-body">
+                    <div class="work-top">
+                        <div><p>{{ $task->area->name }}{{ $task->project ? ', '.$task->project->name : '' }} @if ($task->key)<span>key task</span>@endif</p>
+                            <h1 id="work-title">{{ $task->title }}</h1>
+                            @if ($candidate)<x-pressure :percent="$candidate->pressure()" /><p>@if ($candidate->due)due {{ Times::when($person, $candidate->due, $now) }} @endif @if ($candidate->pressure() !== null) pressure {{ $candidate->pressure() }} % @endif pull {{ $candidate->pull->total() }}</p>@endif</div>
+                        <div class="work-left"><p class="big" @if ($isOn) data-runs="{{ $until?->getTimestamp() }}" @endif>{{ $left === null ? '–' : Times::duration($left) }}</p>
+                            <p>@if ($waitsToBegin) begins {{ Times::when($person, $block->starts_at, $now) }} @elseif ($until && $nextMeeting && $until == $nextMeeting->starts_at) left until {{ $nextMeeting->summary }}, {{ Times::clock($person, $until) }} @elseif ($until) left until {{ Times::clock($person, $until) }} @else no block now @endif</p>
+                            <p>{{ Times::duration($spent) }} done today{{ $task->minutes_left === null ? '' : ', '.Times::duration((int) $task->minutes_left).' of work left' }}</p></div>
+                    </div>
+                    <div class="work-buttons">
+                        @if ($block && $block->state->value === 'planned')
+                            <form method="post" action="/blocks/{{ $block->id }}/done">@csrf<input type="hidden" name="mark" value="{{ $block->mark() }}"><button class="button button-main" data-page-key="d">Done <kbd>D</kbd></button></form>
+                        @else
+                            <form method="post" action="/tasks/sort">@csrf<input type="hidden" name="ids[]" value="{{ $task->id }}"><button class="button button-main" name="to" value="done" data-page-key="d">Done <kbd>D</kbd></button></form>
+                        @endif
+                        @if ($isOn)
+                            <form method="post" action="/work/pause">@csrf<button class="button" data-page-key=" ">Pause <kbd>Space</kbd></button></form>
+                        @else
+                            <form method="post" action="/work/start/{{ $task->id }}">@csrf<input type="hidden" name="block" value="{{ $block?->id }}"><button class="button" data-page-key=" ">{{ $spent ? 'Go on' : 'Start' }} <kbd>Space</kbd></button></form>
+                        @endif
+                        @if ($block && $block->state->value === 'planned' && ! $waitsToBegin)
+                            <details class="asks" id="part"><summary class="button" data-page-key="m">Part done <kbd>M</kbd></summary><form method="post" action="/blocks/{{ $block->id }}/part" class="menu">@csrf<input type="hidden" name="mark" value="{{ $block->mark() }}"><label for="left">How much is left?</label><input class="field" id="left" name="left" value="{{ old('left', Times::duration(max(5, (int) $task->minutes_left - $spent))) }}"><button class="button button-main">Place the rest</button></form></details>
+                            <details class="asks" id="blocked"><summary class="button" data-page-key="b">Blocked <kbd>B</kbd></summary><form method="post" action="/work/blocks/{{ $block->id }}/blocked" class="menu">@csrf<input type="hidden" name="mark" value="{{ $block->mark() }}"><label for="by">By whom or what?</label><input class="field" id="by" name="by" maxlength="200" value="{{ old('by') }}" required><label for="ask">Ask again on</label><input class="field" id="ask" type="date" name="ask_on"><button class="button button-main">It waits</button></form></details>
+                            <details class="asks" id="more"><summary class="button" data-page-key="o">More time <kbd>O</kbd></summary><form method="post" action="/work/blocks/{{ $block->id }}/more" class="menu">@csrf<input type="hidden" name="mark" value="{{ $block->mark() }}">@foreach ([15, 30, 60] as $minutes)<button class="button" name="minutes" value="{{ $minutes }}">+ {{ $minutes }} min</button>@endforeach</form></details>
+                        @endif
+                        <form method="post" action="/work/rest">@csrf<button class="button" data-page-key="k">{{ $running?->break ? 'On a break' : 'Break' }} <kbd>K</kbd></button></form>
+                    </div>
+                    @foreach (['left', 'by', 'minutes', 'start'] as $name)@error($name)<p class="error-on-deep" role="alert">{{ $message }}</p>@enderror @endforeach
+                    @if ($block && $block->starts_at <= $now && $block->ends_at > $block->starts_at)
+                        @php $span = max(1, $block->starts_at->diffInMinutes($block->ends_at)); @endphp
+                        <div class="work-scale" aria-hidden="true">
+                            @foreach ($entries->where('task_id', $task->id) as $entry)@php $from = max(0, $block->starts_at->diffInMinutes($entry->starts_at, false)); $to = min($span, $block->starts_at->diffInMinutes($entry->ends_at ?? $now, false)); @endphp @if ($to > $from)<i class="work-bar" style="left:{{ round(100 * $from / $span, 2) }}%;width:{{ round(100 * ($to - $from) / $span, 2) }}%"></i>@endif @endforeach
+                            <b class="work-flag" style="left:{{ round(min(100, 100 * $block->starts_at->diffInMinutes($now) / $span), 2) }}%">{{ Times::clock($person, $now) }}</b>
+                            @for ($minute = 0; $minute <= $span; $minute += 15)<span style="left:{{ round(100 * $minute / $span, 2) }}%">{{ Times::clock($person, $block->starts_at->addMinutes($minute)) }}</span>@endfor
+                        </div>
+                    @endif
+                </div>
+            </section>
+        @else
+            <div class="section-head"></div>
+            <div class="empty"><h2>Nothing is laid out for now.</h2><p class="soft">Lay the day out in <a href="/shape">Shape</a>, or begin something from its bank.</p></div>
+        @endif
+        <section aria-labelledby="next-title"><div class="section-head"><h2 id="next-title">Next</h2><span class="soft">@if ($nextMeeting){{ Times::duration((int) $now->diffInMinutes($nextMeeting->starts_at)) }} until {{ $nextMeeting->summary }}@endif</span></div>
+            <div class="work-next">
+                @forelse ($next as $one)
+                    @if ($one instanceof Block)
+                        <div class="next-block hue-{{ $one->task->area->hue }}"><x-spine :importance="$one->task->importance->value ?? 0" /><div><b>{{ $one->task->title }} @if ($one->anchored)<x-icon name="anchor" />@endif</b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}</span></div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span>
+                            <form method="post" action="/work/start/{{ $one->task_id }}">@csrf<input type="hidden" name="block" value="{{ $one->id }}"><button class="button" aria-label="Begin {{ $one->task->title }} now">Begin now</button></form></div>
+                    @else
+                        <div class="next-block next-meeting"><div><b>{{ $one->summary }}</b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}{{ $one->place ? ', '.$one->place : '' }}</span></div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span></div>
+                    @endif
+                @empty<p class="soft">Nothing more today.</p>
+                @endforelse
+            </div></section>
+        <section aria-labelledby="catch-title"><div class="section-head"><h2 id="catch-title">Catch</h2><span class="soft">goes to Gather, the clock runs on</span></div>
+            <form method="post" action="/gather" class="pair" data-clear>@csrf<textarea class="field" name="lines" rows="1" aria-label="Catch a thought without leaving" placeholder="ask Wim whether case 4 can take the long label"></textarea><button class="button">Keep</button></form></section>
+    </div>
+    <div>
+        @if ($task && ! $meeting)
+            <div class="section-head"><h2>Subtasks</h2><span class="soft">@if ($task->subtasks->isNotEmpty()){{ $task->subtasks->whereNotNull('done_at')->count() }} of {{ count($task->subtasks) }} done @else <a href="/tasks/{{ $task->id }}">add some</a> @endif</span></div>
+            <ol class="subtasks">@foreach ($task->subtasks as $one)<li id="subtask-{{ $one->id }}"><form method="post" action="/subtasks/{{ $one->id }}">@csrf @method('patch')<input type="hidden" name="done" value="{{ $one->done_at ? 0 : 1 }}"><button class="tick" aria-pressed="{{ $one->done_at ? 'true' : 'false' }}" aria-label="{{ $one->title }} done"></button></form><span @class(['grow', 'struck' => $one->done_at])>{{ $one->title }}</span><span class="soft">{{ $one->estimate ? Times::column($one->estimate) : '' }}</span></li>@endforeach</ol>
+            <div class="section-head"><h2>Notes</h2><span class="soft"><a href="/tasks/{{ $task->id }}">the whole task</a></span></div>
+            @if ($task->note)<x-markdown :text="$task->note" />@else<p class="soft">none</p>@endif
+            @foreach ($task->links as $link)<p><x-icon name="link" /> <a href="{{ $link->address }}" rel="noopener noreferrer">{{ $link->title ?? Str::limit($link->address, 50) }}</a></p>@endforeach
+        @endif
+        <div class="section-head"><h2>Block by block</h2></div>
+        <table class="account"><thead><tr><th>today</th><th>planned</th><th>actual</th><th>differs</th></tr></thead><tbody>
+            @foreach ($rows as $row)<tr @class(['strong' => $task?->id === $row['id']])><td><a href="/tasks/{{ $row['id'] }}" @class(['struck' => $row['state'] === 'done'])>{{ $row['title'] }}</a></td><td>{{ Times::column($row['planned']) }}</td><td>{{ $row['actual'] === null ? '' : Times::column($row['actual']) }}</td><td>@if ($row['actual'] !== null && $row['state'] !== 'planned'){{ sprintf('%+d', $row['actual'] - $row['planned']) }}@endif</td></tr>@endforeach
+        </tbody></table>
+        <details class="more"><summary>Minutes by hand</summary>
+            @foreach ($entries->whereNotNull('ends_at') as $entry)
+                <form class="pair" method="post" action="/work/entries/{{ $entry->id }}">@csrf @method('patch')<input type="hidden" name="day" value="{{ $person->local($entry->starts_at)->format('Y-m-d') }}"><input class="field" type="time" name="from" value="{{ Times::clock($person, $entry->starts_at) }}" aria-label="From"><input class="field" type="time" name="to" value="{{ Times::clock($person, $entry->ends_at) }}" aria-label="Until"><span class="soft">{{ $entry->break ? 'break' : collect($rows)->firstWhere('id', $entry->task_id)['title'] ?? 'other' }}</span><button class="button">Save</button></form>
+            @endforeach
+            <form class="pair" method="post" action="/work/entries">@csrf<input type="hidden" name="day" value="{{ $person->local($now)->format('Y-m-d') }}"><input class="field" type="time" name="from" aria-label="From" value="{{ old('from') }}"><input class="field" type="time" name="to" aria-label="Until" value="{{ old('to') }}"><select class="field" name="task_id" aria-label="Task">@foreach ($rows as $row)<option value="{{ $row['id'] }}">{{ Str::limit($row['title'], 40) }}</option>@endforeach</select><button class="button">Add</button></form>
+            @foreach (['from', 'to', 'day'] as $name)@error($name)<p class="error" role="alert">{{ $message }}</p>@enderror @endforeach
+        </details>
+    </div>
+    </div>
+</x-layout>
