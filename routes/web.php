@@ -6,6 +6,7 @@ use App\Http\Controllers\AreaController;
 use App\Http\Controllers\AttachmentController;
 use App\Http\Controllers\BlockController;
 use App\Http\Controllers\CaptureController;
+use App\Http\Controllers\CloseController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\GatherController;
 use App\Http\Controllers\HoursController;
@@ -115,6 +116,10 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::get('/weigh/list', [WeighController::class, 'list']);
     Route::post('/weigh/{task}', [WeighController::class, 'answer']);
     Route::post('/weigh/{task}/preview', [WeighController::class, 'preview'])->name('weigh.preview');
+
+    Route::get('/close/{date?}', [CloseController::class, 'show'])->where('date', '\d{4}-\d{2}-\d{2}');
+    Route::post('/close', [CloseController::class, 'store']);
+    Route::post('/close/open', [CloseController::class, 'open']);
 
     Route::get('/work', [WorkController::class, 'show']);
     Route::post('/work/start/{task}', [WorkController::class, 'start']);

@@ -96,6 +96,12 @@ final class User extends Authenticatable
         return $this->hasMany(PlanRevision::class);
     }
 
+    /** @return HasMany<ClosedDay, $this> */
+    public function closedDays(): HasMany
+    {
+        return $this->hasMany(ClosedDay::class);
+    }
+
     /** @return HasMany<Project, $this> */
     public function projects(): HasMany
     {

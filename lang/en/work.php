@@ -12,6 +12,9 @@ return [
     'overlaps' => 'At :when there is already :title. Change that entry, or choose a time beside it.',
     'break' => 'a break',
     'other' => 'another entry',
+    'closed' => 'The day is closed. What is left has its place.',
+    'lines_kept' => 'The lines are kept.',
+    'opened_again' => 'The day is open again.',
     'entry_kept' => 'The minutes are kept.',
     'entry_gone' => 'The entry is gone.',
 ];

@@ -5,7 +5,7 @@ import { send, show } from './page.js'
  * data-page-key anywhere; so each key can do only what a button on the page does.
  */
 
-const PLACES = { g: '/gather', w: '/weigh', s: '/shape', k: '/work' }
+const PLACES = { g: '/gather', w: '/weigh', s: '/shape', k: '/work', c: '/close' }
 
 let leading = 0
 

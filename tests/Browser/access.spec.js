@@ -13,6 +13,8 @@ const SCREENS = {
     weigh: '/weigh',
     'weigh, closer': '/weigh?zoom=week',
     'weigh as a list': '/weigh/list?group=answer',
+    work: '/work',
+    close: '/close',
     projects: '/projects',
     project: '/projects/2',
     views: '/views',

@@ -4,7 +4,7 @@
     <dl>
         @foreach ([
             '.' => 'catch a thought',
-            ', g   , w   , s   , k' => 'to Gather, Weigh, Shape, Work',
+            ', g   , w   , s   , k   , c' => 'to Gather, Weigh, Shape, Work, Close',
             '↑ ↓' => 'move among items',
             '← →' => 'the day before, the day after',
             'Enter' => 'the main action; on a block, why it is here',

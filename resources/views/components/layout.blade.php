@@ -22,7 +22,7 @@
                     <x-station name="Weigh" href="/weigh" :count="$counts['weigh'] ?: null" :current="$station === 'weigh'" key-hint=",w" />
                     <x-station name="Shape" href="/shape" :current="$station === 'shape'" key-hint=",s" />
                     <x-station name="Work" href="/work" :current="$station === 'work'" key-hint=",k" />
-                    <x-station name="Close" />
+                    <x-station name="Close" href="/close" :current="$station === 'close'" key-hint=",c" />
                 </nav>
                 <nav class="views" aria-label="Views">
                     @foreach ($pinned as $id => $name)<a class="pinned" href="/views/{{ $id }}" title="{{ $name }}">{{ $name }}</a>@endforeach

@@ -1,6 +1,6 @@
 {{-- Today from its first to its last open minute. --}}
-@props(['ribbon'])
-<nav class="ribbon" aria-label="Today">
+@props(['ribbon', 'label' => 'Today', 'base' => '/shape'])
+<nav class="ribbon" aria-label="{{ $label }}">
     <span>{{ $ribbon->from }}</span>
     <div class="tape">
         <i class="line"></i>
@@ -10,7 +10,7 @@
         @if ($ribbon->lunch !== null)<span class="lunch" style="--l:{{ $ribbon->lunch }}">lunch</span>@endif
         @foreach ($ribbon->pieces as $piece)
             <a @class(['piece', 'piece-meeting' => $piece['kind'] === 'meeting', 'piece-deep' => $piece['deep'], 'piece-light' => $piece['kind'] === 'block' && ! $piece['deep'], "piece-{$piece['state']}" => $piece['state'] !== '', "hue-{$piece['hue']}" => $piece['hue']])
-               href="/shape{{ $piece['kind'] === 'block' ? "?block={$piece['id']}" : '' }}" title="{{ $piece['name'] }}" aria-label="{{ $piece['name'] }}"
+               href="{{ $base }}{{ $piece['kind'] === 'block' ? "?block={$piece['id']}" : '' }}" title="{{ $piece['name'] }}" aria-label="{{ $piece['name'] }}"
                style="--l:{{ $piece['left'] }};--w:{{ $piece['width'] }}">
                 @if ($piece['fits'] === 'in')
                     <span class="in" aria-hidden="true" @if ($piece['after'] > 0) style="margin-left:{{ $piece['after'] }}%" @endif><b>{{ $piece['label'] }}@if ($piece['anchored'])<x-icon name="anchor" />@endif</b></span>

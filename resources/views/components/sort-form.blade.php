@@ -2,7 +2,7 @@
 @props(['task', 'to', 'label', 'keyHint'])
 @php $id = "{$to}-{$task->id}"; @endphp
 <details class="asks" id="{{ $id }}">
-    <summary class="button" data-key="{{ $keyHint }}">{{ $label }} <kbd>{{ strtoupper($keyHint) }}</kbd></summary>
+    <summary class="button" @if ($keyHint) data-key="{{ $keyHint }}" @endif>{{ $label }} @if ($keyHint)<kbd>{{ strtoupper($keyHint) }}</kbd>@endif</summary>
     <form method="post" action="/tasks/sort" class="menu">
         @csrf
         <input type="hidden" name="ids[]" value="{{ $task->id }}">

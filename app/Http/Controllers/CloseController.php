@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Clock;
+use App\Models\User;
+use App\Planning\RowMapper;
+use App\Screens\CloseScreen;
+use App\Work\Timer;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Nekto\Core\Time\InvalidTime;
+use Nekto\Core\Time\LocalDay;
+
+/** The end of a day, and opening it again. */
+final readonly class CloseController
+{
+    public function show(#[CurrentUser] User $user, CloseScreen $screen, ?string $date = null): View
+    {
+        return view('screens.close', $screen->of($user, $this->day($user, $date), Clock::now()));
+    }
+
+    /** Keeps the lines and reasons, and closes the day; the clock stops. */
+    public function store(Request $request, #[CurrentUser] User $user, Timer $timer): RedirectResponse
+    {
+        $line = ['nullable', 'string', 'max:500'];
+        $data = $request->validate(['date' => ['required', 'date_format:Y-m-d'], 'went_well' => $line, 'in_the_way' => $line, 'tomorrow' => $line, 'slips' => ['array', 'max:100'], 'slips.*' => ['nullable', 'string', 'max:300']]);
+        $day = $this->day($user, (string) $data['date']);
+        $now = Clock::now();
+        $closes = $request->boolean('close');
+        DB::transaction(static function () use ($user, $timer, $data, $day, $now, $closes): void {
+            $closes && $timer->pause($user, $now);
+            $own = $user->closedDays()->firstOrNew(['date' => $day->asString()]);
+            $own->fill(['slips' => array_filter($data['slips'] ?? [])] + array_intersect_key($data, array_flip(['went_well', 'in_the_way', 'tomorrow'])));
+            $own->closed_at = $closes ? $now : $own->closed_at;
+            $own->save();
+        });
+
+        return redirect("/close/{$day->asString()}")->with('status', __($closes ? 'work.closed' : 'work.lines_kept'));
+    }
+
+    public function open(Request $request, #[CurrentUser] User $user): RedirectResponse
+    {
+        $day = $this->day($user, $request->string('date')->toString());
+        $user->closedDays()->where('date', $day->asString())->update(['closed_at' => null]);
+
+        return redirect("/close/{$day->asString()}")->with('status', __('work.opened_again'));
+    }
+
+    private function day(User $user, ?string $date): LocalDay
+    {
+        $today = RowMapper::today($user, Clock::now());
+        try {
+            $day = $date === null || $date === '' ? $today : LocalDay::fromString($date);
+        } catch (InvalidTime) {
+            abort(404);
+        }
+
+        return $day->number > $today->number ? $today : $day;
+    }
+}

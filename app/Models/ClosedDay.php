@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A day's account as the person left it: three lines, why things slipped, and whether it is closed.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property string $date Y-m-d
+ * @property string|null $went_well
+ * @property string|null $in_the_way
+ * @property string|null $tomorrow
+ * @property array<string, string> $slips by task id
+ * @property CarbonImmutable|null $closed_at UTC
+ */
+final class ClosedDay extends Model
+{
+    public $timestamps = false;
+
+    protected $fillable = ['date', 'went_well', 'in_the_way', 'tomorrow', 'slips', 'closed_at'];
+
+    protected $attributes = ['slips' => '{}', 'closed_at' => null, 'went_well' => null, 'in_the_way' => null, 'tomorrow' => null];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['slips' => 'array', 'closed_at' => 'immutable_datetime'];
+    }
+}
