@@ -133,6 +133,7 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
 
     Route::get('/shape/{date?}', ShapeController::class);
     Route::post('/plan/lay-out', [PlanController::class, 'layOut']);
+    Route::post('/plan/pick', [PlanController::class, 'pick']);
     Route::post('/plan/undo', [PlanController::class, 'undo']);
     Route::post('/plan/seen', [PlanController::class, 'seen']);
 

@@ -16,6 +16,7 @@ enum RevisionCause: string
     case Done = 'done';
     case PartDone = 'part_done';
     case Changed = 'changed';
+    case Picked = 'picked';
     case Longer = 'longer';
     case Blocked = 'blocked';
     case Caught = 'caught';

@@ -18,7 +18,7 @@ final readonly class ShapeScreen
     public function __construct(private Candidates $candidates) {}
 
     /** @return array<string, mixed> the view's data */
-    public function data(User $user, LocalDay $day, CarbonImmutable $now, ?int $selected, bool $wholeBank): array
+    public function data(User $user, LocalDay $day, CarbonImmutable $now, ?int $selected, bool $wholeBank, bool $propose = false): array
     {
         $today = RowMapper::today($user, $now);
         $first = new LocalDay(min($day->number, $today->number));
@@ -41,6 +41,7 @@ final readonly class ShapeScreen
             'sheet' => RunSheet::of($time, $day, $blocks, $planned, $candidates, $this->entries($user, $span->start, $span->end), $now, $chosen),
             'gauge' => $gauge,
             'bank' => Bank::of($user, $candidates, $blocks, $planned, $day, $time, $now, $wholeBank),
+            'proposal' => $propose ? Proposal::of($user, $day, $time, $candidates, $now) : null,
             'chosen' => $chosen,
             'why' => $chosen === null ? null : (new WhyHere($user, $now))->of($chosen, $candidates[$chosen->task_id] ?? null),
             'chosenCandidate' => $chosen === null ? null : $candidates[$chosen->task_id] ?? null,

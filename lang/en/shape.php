@@ -3,6 +3,16 @@
 declare(strict_types=1);
 
 return [
+    'proposed' => [
+        'picked' => 'picked already',
+        'late' => 'late',
+        'pressing' => 'due :when, pressure :pressure %',
+        'carried' => '{1} carried over once|[2,*] carried over :count times',
+        'due' => 'due :when',
+        'pull' => 'pull :pull',
+    ],
+    'three_keys' => 'At most three key tasks make a day. Take one of them away.',
+    'picked' => '{0} Nothing is picked for this day.|{1} 1 task is picked and laid out.|[2,*] :count tasks are picked and laid out.',
     'of_left' => 'of :left left',
     'slack_none' => 'none',
     'block_length' => 'A block is 5 minutes to 12 hours long.',

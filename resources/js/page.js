@@ -86,7 +86,7 @@ export function listenForForms() {
         }
     })
     document.addEventListener('click', (event) => {
-        const link = event.target.closest('a[data-block], a.gauge-piece, a[data-leave]')
+        const link = event.target.closest('a[data-block], a.gauge-piece, a[data-leave], a[data-here]')
         if (link && !event.defaultPrevented && event.button === 0 && !event.ctrlKey && !event.metaKey && !event.shiftKey) {
             event.preventDefault()
             show(link.href, { push: true })

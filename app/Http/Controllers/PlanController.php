@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Clock;
+use App\Http\Requests\PickRequest;
 use App\Models\RevisionCause;
 use App\Models\User;
 use App\Planning\PlanJournal;
@@ -23,6 +24,20 @@ final readonly class PlanController
         }
 
         return back()->with($said->about($replan($user, Clock::now(), RevisionCause::LaidOut, afresh: true)));
+    }
+
+    /** Takes a proposed day, whole or in part: what is chosen is picked for it and laid out there. */
+    public function pick(PickRequest $request, #[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse
+    {
+        $revision = $replan($user, Clock::now(), RevisionCause::Picked, first: static function () use ($request, $user): void {
+            $day = $request->day();
+            $user->tasks()->where('picked_on', $day)->whereNotIn('id', $request->picks())->update(['picked_on' => null, 'key' => false]);
+            foreach ($user->tasks()->whereKey($request->picks())->get() as $task) {
+                $task->update(['picked_on' => $day, 'key' => in_array($task->id, $request->keys(), true)]);
+            }
+        });
+
+        return redirect("/shape/{$request->day()}")->with($said->about($revision, trans_choice('shape.picked', count($request->picks()))));
     }
 
     public function undo(#[CurrentUser] User $user, PlanJournal $journal): RedirectResponse

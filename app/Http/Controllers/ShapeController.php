@@ -27,6 +27,6 @@ final readonly class ShapeController
         }
         abort_if(abs($day->number - RowMapper::today($user, $now)->number) > 800, 404);
 
-        return view('screens.shape', $screen->data($user, $day, $now, $request->integer('block') ?: null, $request->boolean('bank')));
+        return view('screens.shape', $screen->data($user, $day, $now, $request->integer('block') ?: null, $request->boolean('bank'), $request->boolean('propose')));
     }
 }

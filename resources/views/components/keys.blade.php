@@ -21,6 +21,7 @@
             'v' => 'Weigh as a list, as a field',
             'n' => 'search',
             'Space' => 'choose an item among several; in Work start or pause the clock',
+            'y  w' => 'propose a day; what can wait',
             'l' => 'lay it out',
             'u' => 'undo',
             'Esc' => 'leave',

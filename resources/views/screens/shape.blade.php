@@ -6,7 +6,7 @@
 <x-layout title="{{ $date->format('l j F') }}" station="shape">
     <div class="title-row">
         <h1>{{ $date->format('l j F') }}@if ($date->year !== $person->local($now)->year) {{ $date->year }}@endif</h1>
-        @foreach ($areas as $area)
+        @foreach (array_slice($areas, 0, 3) as $area)
             <span><span class="swatch hue-{{ $area['hue'] }}"></span>&nbsp; {{ $area['name'] }} &nbsp;<b class="strong">{{ Times::duration($area['minutes']) }}</b></span>
         @endforeach
         <span class="end">
@@ -14,6 +14,7 @@
             @unless ($isToday)<a class="button button-bare" href="/shape">Today</a>@endunless
             <a class="button button-bare" href="/shape/{{ $day->plusDays(1)->asString() }}" data-go="ArrowRight">{{ $date->addDay()->format('D j') }} <x-icon name="after" /></a>
             @if ($canUndo)<form method="post" action="/plan/undo">@csrf<button class="button" data-page-key="u">Undo <kbd>U</kbd></button></form>@endif
+            @unless ($isPast)<a class="button" href="{{ $address }}?propose=1" data-page-key="y" data-here>Propose a day <kbd>Y</kbd></a>@endunless
             <form method="post" action="/plan/lay-out">@csrf<button class="button button-main" data-page-key="l">Lay it out <kbd>L</kbd></button></form>
         </span>
     </div>
@@ -44,6 +45,7 @@
                     </div>
                 </div>
             @endif
+            @if ($proposal)<x-proposal :proposal="$proposal" :day="$day" :address="$address" />@endif
             <x-bank :bank="$bank" :day="$day" :is-past="$isPast" :address="$address" :candidate="$chosenCandidate" :chosen="$chosen" />
         </section>
     </div>

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Models\Task;
+use App\Models\User;
+use App\Planning\RowMapper;
+use App\Planning\WorkTime;
+use App\Wording\Times;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Nekto\Core\Day\DayCandidate;
+use Nekto\Core\Day\DayProposal;
+use Nekto\Core\Task\Demand;
+use Nekto\Core\Time\IntervalSet;
+use Nekto\Core\Time\LocalDay;
+
+/** A day that fits: what to pick with the reason each is there, and what can wait, with how long. */
+final readonly class Proposal
+{
+    /** Of a long task so many minutes are thought of for one day. */
+    private const MOST_A_DAY = 120;
+
+    private const SHOWN_WAITING = 12;
+
+    /**
+     * @param  list<array{task: Task, minutes: int, key: bool, why: string, picked: bool}>  $picks  most pull first
+     * @param  list<array{task: Task, minutes: int, until: int|null}>  $waiting  what can wait least first
+     */
+    private function __construct(public array $picks, public array $waiting, public int $more, public int $minutes, public int $line, public int $deep, public int $deepLimit) {}
+
+    /** @param  Collection<int, Candidate>  $candidates */
+    public static function of(User $user, LocalDay $day, WorkTime $time, Collection $candidates, CarbonImmutable $now): self
+    {
+        $able = $candidates->filter(static fn (Candidate $one): bool => $one->isNext && (int) $one->left > 0);
+        $tasks = $user->tasks()->with('area')->findMany($able->keys()->all())->keyBy('id');
+        $able = $able->filter(static fn (Candidate $one): bool => isset($tasks[$one->id]) && ($tasks[$one->id]->not_before === null || RowMapper::minute($tasks[$one->id]->not_before) < $time->zone->day($day)->end));
+        $picks = $waiting = [];
+        $line = $minutes = $deep = $left = 0;
+        $keys = DayProposal::KEYS;
+        $deepLeft = $user->deep_limit;
+        foreach ($time->sets as $set) {
+            $load = $time->load($set->id, $day, IntervalSet::empty())->loadLine;
+            $mine = $able->filter(static fn (Candidate $one): bool => $one->set === $set->id);
+            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], $day, $time, $now))->all()), $load, $deepLeft);
+            $line += $load;
+            $minutes += $proposal->minutes;
+            $deep += $proposal->deepMinutes;
+            $deepLeft -= $proposal->deepMinutes;
+            foreach ($proposal->picks as $id) {
+                $one = $able[(int) $id];
+                $isKey = in_array($id, $proposal->keys, true) && $keys-- > 0;
+                $picks[] = ['task' => $tasks[$one->id], 'minutes' => min(self::MOST_A_DAY, (int) $one->left), 'key' => $isKey, 'why' => self::why($user, $one, $tasks[$one->id], $day, $now), 'picked' => $tasks[$one->id]->picked_on === $day->asString()];
+            }
+            foreach ($proposal->waiting as $one) {
+                count($waiting) < self::SHOWN_WAITING ? $waiting[] = ['task' => $tasks[(int) $one->id], 'minutes' => $one->minutes, 'until' => $one->waitsUntil] : $left++;
+            }
+        }
+
+        return new self($picks, $waiting, $left, $minutes, $line, $deep, $user->deep_limit);
+    }
+
+    private static function candidate(Candidate $one, Task $task, LocalDay $day, WorkTime $time, CarbonImmutable $now): DayCandidate
+    {
+        $latest = $one->due === null ? null : ($time->open($one->set)->latestStart((int) $one->left, $one->due) ?? RowMapper::minute($now));
+
+        return new DayCandidate((string) $one->id, min(self::MOST_A_DAY, (int) $one->left), $one->pull->total(), $task->demand === Demand::Deep, $task->picked_on === $day->asString(), $latest);
+    }
+
+    private static function why(User $user, Candidate $one, Task $task, LocalDay $day, CarbonImmutable $now): string
+    {
+        return match (true) {
+            $task->picked_on === $day->asString() => __('shape.proposed.picked'),
+            $one->due !== null && $one->due < RowMapper::minute($now) => __('shape.proposed.late'),
+            $one->due !== null && $one->pressure() >= 70 => __('shape.proposed.pressing', ['when' => Times::day($user, $one->due - 1, $now), 'pressure' => $one->pressure()]),
+            $one->carried > 0 => trans_choice('shape.proposed.carried', $one->carried),
+            $one->due !== null => __('shape.proposed.due', ['when' => Times::day($user, $one->due - 1, $now)]),
+            default => __('shape.proposed.pull', ['pull' => $one->pull->total()]),
+        };
+    }
+}

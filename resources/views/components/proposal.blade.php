@@ -1,0 +1,21 @@
+{{-- A proposed day, taken whole or in part; nothing has changed yet. --}}
+@props(['proposal', 'day', 'address'])
+@php use App\Wording\Times; @endphp
+<form method="post" action="/plan/pick" class="proposal" id="proposal">
+    @csrf <input type="hidden" name="day" value="{{ $day->asString() }}">
+    <div class="section-head section-over"><h2>A day that fits</h2><span class="soft">{{ Times::duration($proposal->minutes) }} of {{ Times::duration($proposal->line) }}, deep {{ Times::duration($proposal->deep) }} of {{ Times::duration($proposal->deepLimit) }}</span></div>
+    @if ($proposal->picks === [])<p class="soft">Nothing weighed and estimated fits this day.</p>@endif
+    <ul>
+        @foreach ($proposal->picks as $pick)
+            <li><label class="check"><input type="checkbox" name="picks[]" value="{{ $pick['task']->id }}" checked> <span class="swatch hue-{{ $pick['task']->area->hue }}"></span> <span class="grow"><b>{{ $pick['task']->shortTitle() }}</b> <span class="soft">{{ $pick['why'] }}</span></span></label>
+                <span>{{ Times::column($pick['minutes']) }}</span>
+                <label class="key-mark"><input type="checkbox" name="keys[]" value="{{ $pick['task']->id }}" @checked($pick['key']) aria-label="{{ $pick['task']->title }} is a key task"> key</label></li>
+        @endforeach
+    </ul>
+    <div class="actions"><button class="button button-main">Take it and lay it out</button><a class="button" href="{{ $address }}" data-leave>Leave it</a></div>
+    @if ($proposal->waiting !== [])
+        <div class="section-head"><h2 id="can-wait">Can wait</h2><span class="soft">until its latest start</span></div>
+        <ul>@foreach ($proposal->waiting as $one)<li><span class="grow">{{ $one['task']->shortTitle() }}</span><span class="soft">{{ $one['until'] === null ? 'no date hurries it' : Times::when($person, $one['until'], $now) }}</span><span>{{ Times::column($one['minutes']) }}</span></li>@endforeach</ul>
+        @if ($proposal->more)<p class="soft">and {{ $proposal->more }} more</p>@endif
+    @endif
+</form>

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Nekto\Core\Task\Importance;
+use PHPUnit\Framework\Attributes\Test;
+
+/** A day that fits, proposed and taken. */
+final class ProposalTest extends FeatureTestCase
+{
+    #[Test]
+    public function a_day_is_proposed_under_the_load_line_with_reasons_and_what_can_wait(): void
+    {
+        $this->task('Essay', 120, Importance::Vital, dueOn: '2026-03-12', deep: true);
+        $this->task('Late letter', 30, Importance::High, dueOn: '2026-03-10');
+        for ($i = 0; $i < 8; $i++) {
+            $this->task("Report {$i}", 120, Importance::Medium, dueOn: '2026-03-20');
+        }
+        $html = (string) $this->get('/shape?propose=1')->assertOk()->assertSee('A day that fits')->assertSee('Can wait')->assertSee('late')->getContent();
+
+        preg_match('/A day that fits.*?>(\d) h (\d\d) of (\d) h (\d\d)/s', $html, $part);
+        self::assertLessThanOrEqual(60 * (int) ($part[3] ?? 0) + (int) ($part[4] ?? 0), 60 * (int) ($part[1] ?? 99) + (int) ($part[2] ?? 0));
+        self::assertSame(3, substr_count($html, 'is a key task') === 0 ? 0 : preg_match_all('/name="keys\[\]" value="\d+" checked/', $html));
+        self::assertSame([], $this->ines->tasks()->whereNotNull('picked_on')->pluck('title')->all(), 'nothing has changed by looking');
+    }
+
+    #[Test]
+    public function what_is_taken_is_picked_and_laid_out_on_that_day_and_undo_takes_it_back(): void
+    {
+        $essay = $this->task('Essay', 60, Importance::Low);
+        $letter = $this->task('Letter', 30, Importance::Vital);
+        $this->post('/plan/lay-out');
+        self::assertSame(['Wed 09:00–09:30 Letter', 'Wed 09:30–10:30 Essay'], $this->plan());
+
+        $this->post('/plan/pick', ['day' => '2026-03-12', 'picks' => [$essay->id], 'keys' => [$essay->id]])->assertRedirect('/shape/2026-03-12')->assertSessionHasNoErrors();
+        self::assertSame(['2026-03-12', true], [$essay->refresh()->picked_on, $essay->key]);
+        self::assertSame(['Wed 09:00–09:30 Letter', 'Thu 09:00–10:00 Essay'], $this->plan());
+        self::assertNull($letter->refresh()->picked_on);
+
+        $this->post('/plan/undo');
+        self::assertSame([null, false], [$essay->refresh()->picked_on, $essay->key]);
+        self::assertSame(['Wed 09:00–09:30 Letter', 'Wed 09:30–10:30 Essay'], $this->plan());
+    }
+
+    #[Test]
+    public function what_was_picked_and_is_not_taken_again_is_let_off(): void
+    {
+        $essay = $this->task('Essay', 60);
+        $letter = $this->task('Letter', 30);
+        $this->post('/plan/pick', ['day' => '2026-03-11', 'picks' => [$essay->id, $letter->id]]);
+        $this->get('/shape?propose=1')->assertSee('picked already');
+        $this->post('/plan/pick', ['day' => '2026-03-11', 'picks' => [$letter->id]]);
+
+        self::assertSame([null, '2026-03-11'], [$essay->refresh()->picked_on, $letter->refresh()->picked_on]);
+    }
+
+    #[Test]
+    public function more_than_three_key_tasks_and_tasks_of_others_are_refused(): void
+    {
+        $ids = array_map(fn (int $i): int => $this->task("Task {$i}")->id, range(1, 4));
+        $this->post('/plan/pick', ['day' => '2026-03-11', 'picks' => $ids, 'keys' => $ids])->assertSessionHasErrors(['keys' => 'At most three key tasks make a day. Take one of them away.']);
+        $theirs = $this->task('Theirs', of: $this->person('wim@example.org'));
+        $this->post('/plan/pick', ['day' => '2026-03-11', 'picks' => [$theirs->id]]);
+
+        self::assertNull($theirs->refresh()->picked_on);
+        $this->post('/plan/pick', ['day' => '2026-02-31', 'picks' => $ids])->assertSessionHasErrors('day');
+    }
+
+    #[Test]
+    public function what_may_not_begin_yet_is_not_proposed(): void
+    {
+        $this->task('Later')->update(['not_before' => '2026-03-13 00:00:00']);
+        $this->task('Now');
+
+        $this->get('/shape?propose=1')->assertSee('name="picks[]"', false)->assertDontSee('<b>Later</b>', false);
+        $this->get('/shape/2026-03-13?propose=1')->assertSee('<b>Later</b>', false);
+    }
+}
