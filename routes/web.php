@@ -134,6 +134,8 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::get('/shape/{date?}', ShapeController::class);
     Route::post('/plan/lay-out', [PlanController::class, 'layOut']);
     Route::post('/plan/pick', [PlanController::class, 'pick']);
+    Route::post('/plan/end-day', [PlanController::class, 'end']);
+    Route::post('/plan/go-on', [PlanController::class, 'goOn']);
     Route::post('/plan/undo', [PlanController::class, 'undo']);
     Route::post('/plan/seen', [PlanController::class, 'seen']);
 

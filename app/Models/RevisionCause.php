@@ -17,6 +17,7 @@ enum RevisionCause: string
     case PartDone = 'part_done';
     case Changed = 'changed';
     case Picked = 'picked';
+    case Ended = 'ended';
     case Longer = 'longer';
     case Blocked = 'blocked';
     case Caught = 'caught';

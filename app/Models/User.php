@@ -96,6 +96,12 @@ final class User extends Authenticatable
         return $this->hasMany(PlanRevision::class);
     }
 
+    /** @return HasMany<EarlyEnd, $this> */
+    public function earlyEnds(): HasMany
+    {
+        return $this->hasMany(EarlyEnd::class);
+    }
+
     /** @return HasMany<ClosedDay, $this> */
     public function closedDays(): HasMany
     {

@@ -106,7 +106,7 @@ final readonly class PlanJournal
             ->where(fn ($query) => $query->whereNull('deleted_at')->orWhere('deleted_at', '>=', $since))->select(self::TASK_COLUMNS);
         $entries = DB::table('entries')->where('user_id', $user->id)->where('starts_at', '>=', $since);
         $rows = [];
-        foreach (['tasks' => $tasks, 'blocks' => $blocks, 'entries' => $entries] as $table => $query) {
+        foreach (['tasks' => $tasks, 'blocks' => $blocks, 'entries' => $entries, 'early_ends' => DB::table('early_ends')->where('user_id', $user->id)->where('until_at', '>=', $since)] as $table => $query) {
             $rows[$table] = $query->get()->map(static fn (object $row): array => (array) $row)->keyBy('id')->all();
         }
 

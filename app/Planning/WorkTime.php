@@ -37,6 +37,7 @@ final readonly class WorkTime
     /**
      * @param  Collection<int, HoursSet>  $sets  with their exceptions
      * @param  Collection<int, Occurrence>  $occurrences  with their meetings, by start
+     * @param  list<Interval>  $ended  ends of days that the person cleared
      */
     public function __construct(
         public User $user,
@@ -44,6 +45,7 @@ final readonly class WorkTime
         public int $days,
         public Collection $sets,
         public Collection $occurrences,
+        public array $ended = [],
     ) {
         $this->zone = Zones::named($user->zone);
         $this->lunch = RowMapper::lunch($user)->during($this->zone, $first, $days);
@@ -54,7 +56,7 @@ final readonly class WorkTime
         }
         $this->weekly = $weekly;
         $this->hours = $hours;
-        $busy = [];
+        $busy = $ended;
         foreach ($occurrences as $occurrence) {
             if (RowMapper::blocks($occurrence)) {
                 $busy[] = RowMapper::withBuffers($occurrence, $user);

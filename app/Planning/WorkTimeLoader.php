@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
+use App\Models\EarlyEnd;
 use App\Models\User;
+use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\LocalDay;
 
 /** Reads a person's hours and meetings over some days, in four queries. */
@@ -23,6 +25,8 @@ final readonly class WorkTimeLoader
             $user->hoursSets()->with('exceptions')->get(),
             $user->occurrences()->with('meeting:id,lead_minutes,ignored')
                 ->where('starts_at', '<', $until)->where('ends_at', '>', $from)->orderBy('starts_at')->orderBy('id')->get(),
+            array_values($user->earlyEnds()->where('from_at', '<', $until)->where('until_at', '>', $from)->get()
+                ->map(static fn (EarlyEnd $one): Interval => new Interval(RowMapper::minute($one->from_at), RowMapper::minute($one->until_at)))->all()),
         );
     }
 }

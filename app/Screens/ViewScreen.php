@@ -25,6 +25,7 @@ final readonly class ViewScreen
         $conditions = new Conditions($user, $user->local($now)->format('Y-m-d'), $now->utc()->format('Y-m-d H:i:s'));
         $query = $user->tasks()->getQuery()->with(['area', 'project', 'contexts', 'repeat'])->withCount('subtasks');
         $conditions->apply($query, $question);
+        $choices = $conditions->choices();
         $contradicts = $question->contradicts();
         $tasks = $contradicts ? new Collection : $query->limit(5000)->get();
         $known = $this->candidates->of($user, PlannedTimes::of($user), $this->candidates->time($user, RowMapper::today($user, $now)), $now);
@@ -32,7 +33,7 @@ final readonly class ViewScreen
         $shown = $all ? $sorted : $sorted->take(self::ROWS);
 
         return [
-            'sentence' => $conditions->sentence($question),
+            'sentence' => Conditions::sentence($question, $choices),
             'question' => $question,
             'contradicts' => $contradicts,
             'count' => count($sorted),
@@ -40,7 +41,7 @@ final readonly class ViewScreen
             'minutes' => (int) $tasks->sum('minutes_left'),
             'groups' => $shown->groupBy(static fn (Task $task): string => self::group($task, $question->group, $user, $now)),
             'candidates' => $known,
-            'choices' => $conditions->choices(),
+            'choices' => $choices,
         ];
     }
 

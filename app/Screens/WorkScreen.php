@@ -46,6 +46,7 @@ final readonly class WorkScreen
             'entries' => $entries,
             'next' => $this->next($blocks, $meetings, $current, $now),
             'rows' => $this->rows($blocks, $entries, $now),
+            'ended' => $user->earlyEnds()->where('from_at', '<=', $now)->where('until_at', '>', $now)->first(),
             'now' => $now,
         ];
     }

@@ -54,10 +54,14 @@ final readonly class Conditions
         ];
     }
 
-    /** "due within 7 days and not a routine, or picked for today". */
-    public function sentence(Question $question): string
+    /**
+     * "due within 7 days and not a routine, or picked for today".
+     *
+     * @param  array<string, array<string, string>>  $choices  as choices() gives them
+     */
+    public static function sentence(Question $question, array $choices): string
     {
-        $words = array_merge(...array_values($this->choices()));
+        $words = array_merge(...array_values($choices));
         $prefix = ['area' => 'in ', 'project' => 'of ', 'context' => 'at '];
         $say = static function (array $one) use ($words, $prefix): string {
             $field = explode(':', $one['what'])[0];

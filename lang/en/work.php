@@ -12,6 +12,7 @@ return [
     'overlaps' => 'At :when there is already :title. Change that entry, or choose a time beside it.',
     'break' => 'a break',
     'other' => 'another entry',
+    'goes_on' => 'The rest of the day is open again.',
     'closed' => 'The day is closed. What is left has its place.',
     'lines_kept' => 'The lines are kept.',
     'opened_again' => 'The day is open again.',

@@ -25,6 +25,8 @@ try {
     })
     await shoot(light, '/weigh?item=35', 'weigh', (page) => page.getByLabel('high').check())
     await shoot(light, '/weigh/list?group=answer', 'weigh-list')
+    await shoot(light, '/shape?propose=1', 'shape-proposed')
+    await shoot(light, '/work', 'work')
     await shoot(light, '/projects/2', 'project')
     await shoot(light, '/views/build?view=1', 'view')
     await shoot(light, '/gather/files', 'preview', async (page) => {
@@ -44,6 +46,9 @@ try {
     setClock('2026-03-11T11:35:00+00:00')
     artisan('nekto:minute')
     await shoot(light, '/shape', 'shape-mended')
+    setClock('2026-03-11T17:32:00+00:00')
+    artisan('nekto:minute')
+    await shoot(light, '/close', 'close', (page) => page.getByLabel('went well').fill('Panel 3.3 read aloud, and it holds.'))
     await browser.close()
 } finally {
     process.kill(-server.pid)

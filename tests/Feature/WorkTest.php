@@ -143,6 +143,40 @@ final class WorkTest extends FeatureTestCase
     }
 
     #[Test]
+    public function the_rest_of_the_day_is_cleared_at_once_and_undo_brings_it_back(): void
+    {
+        $this->block($this->task('Wall texts', 60), '2026-03-11 13:30', '2026-03-11 14:30');
+        $call = $this->task('Call', 30);
+        $this->block($call, '2026-03-11 15:00', '2026-03-11 15:30', anchored: true);
+        $call->update(['picked_on' => '2026-03-11']);
+        $this->at('2026-03-11 14:00');
+        $this->post('/plan/end-day')->assertSessionHas('status', fn (mixed $said): bool => is_string($said) && str_contains($said, 'The rest of the day is clear'));
+
+        self::assertSame(['Wed 13:30–14:00 Wall texts (part)', 'Thu 09:00–09:30 Call', 'Thu 09:30–10:30 Wall texts'], $this->plan());
+        $this->get('/work')->assertSee('The day ended at 14:00');
+        $this->post('/plan/lay-out');
+        self::assertSame([], array_filter($this->plan(), static fn (string $line): bool => str_starts_with($line, 'Wed') && ! str_contains($line, 'part')), 'nor does laying out fill it again');
+        $this->post('/plan/undo');
+        $this->post('/plan/undo');
+        self::assertSame(['Wed 13:30–14:30 Wall texts', 'Wed 15:00–15:30 Call!'], $this->plan());
+        self::assertSame(0, $this->ines->earlyEnds()->count());
+    }
+
+    #[Test]
+    public function a_day_that_was_ended_can_go_on_and_the_next_one_is_open(): void
+    {
+        $this->task('Wall texts', 60);
+        $this->at('2026-03-11 14:00');
+        $this->post('/plan/end-day');
+        $this->post('/plan/lay-out');
+        self::assertSame(['Thu 09:00–10:00 Wall texts'], $this->plan());
+        $this->post('/plan/go-on');
+        $this->post('/plan/lay-out');
+
+        self::assertSame(['Wed 14:00–15:00 Wall texts'], $this->plan());
+    }
+
+    #[Test]
     public function an_empty_day_says_how_to_begin(): void
     {
         $this->get('/work')->assertOk()->assertSee('Nothing is laid out for now');

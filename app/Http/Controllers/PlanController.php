@@ -8,6 +8,7 @@ use App\Clock;
 use App\Http\Requests\PickRequest;
 use App\Models\RevisionCause;
 use App\Models\User;
+use App\Planning\EndDay;
 use App\Planning\PlanJournal;
 use App\Planning\Replan;
 use App\Wording\Said;
@@ -38,6 +39,17 @@ final readonly class PlanController
         });
 
         return redirect("/shape/{$request->day()}")->with($said->about($revision, trans_choice('shape.picked', count($request->picks()))));
+    }
+
+    /** The day ends here: what is left of it is laid out elsewhere. */
+    public function end(#[CurrentUser] User $user, EndDay $end, Said $said): RedirectResponse
+    {
+        return back()->with($said->about($end($user, Clock::now())));
+    }
+
+    public function goOn(#[CurrentUser] User $user, EndDay $end, Said $said): RedirectResponse
+    {
+        return back()->with($said->about($end->takeBack($user, Clock::now()), __('work.goes_on')));
     }
 
     public function undo(#[CurrentUser] User $user, PlanJournal $journal): RedirectResponse

@@ -58,7 +58,7 @@
         @endforeach
         <div class="actions"><button class="button" form="close-form">Keep the lines</button></div>
         <div class="section-head"><h2>{{ $date->addDay()->format('l j') }}, a sketch</h2><span class="soft">{{ Times::duration($tomorrowMinutes) }} laid out</span></div>
-        <x-ribbon :ribbon="$tomorrow" label="Tomorrow" base="/shape/{{ $date->addDay()->format('Y-m-d') }}" />
+        <x-ribbon :ribbon="$tomorrow" sketch="Tomorrow" />
         <div class="actions"><form method="post" action="/plan/lay-out">@csrf<button class="button" data-page-key="l">Lay it out again <kbd>L</kbd></button></form><a class="button button-bare" href="/shape/{{ $date->addDay()->format('Y-m-d') }}">See it in Shape</a></div>
     </div>
     </div>

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\BlockState;
+use App\Models\PlanRevision;
+use App\Models\RevisionCause;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+
+/** Clears the rest of a day and lays its work out elsewhere, anchored blocks too; or gives it back. */
+final readonly class EndDay
+{
+    public function __construct(private Replan $replan) {}
+
+    public function __invoke(User $user, CarbonImmutable $now): ?PlanRevision
+    {
+        $end = RowMapper::moment(Zones::named($user->zone)->day(RowMapper::today($user, $now))->end);
+
+        return ($this->replan)($user, $now, RevisionCause::Ended, first: static function () use ($user, $now, $end): void {
+            $user->entries()->whereNull('ends_at')->where('starts_at', '<', $now)->update(['ends_at' => $now]);
+            $user->blocks()->where('state', BlockState::Planned)->where('starts_at', '<', $now)->where('ends_at', '>', $now)->update(['state' => BlockState::Part, 'ends_at' => $now, 'kept' => false]);
+            $user->blocks()->where('state', BlockState::Planned)->where('starts_at', '>=', $now)->where('starts_at', '<', $end)->update(['anchored' => false, 'kept' => false]);
+            $user->tasks()->where('picked_on', $user->local($now)->format('Y-m-d'))->whereNull('done_at')->update(['picked_on' => null]);
+            $user->earlyEnds()->firstOrCreate(['until_at' => $end], ['from_at' => $now]);
+        });
+    }
+
+    public function takeBack(User $user, CarbonImmutable $now): ?PlanRevision
+    {
+        return ($this->replan)($user, $now, RevisionCause::Changed, first: static function () use ($user, $now): void {
+            $user->earlyEnds()->where('until_at', '>', $now)->where('from_at', '<=', $now)->delete();
+        });
+    }
+}
