@@ -7,6 +7,7 @@ use App\Http\Controllers\AttachmentController;
 use App\Http\Controllers\BlockController;
 use App\Http\Controllers\CaptureController;
 use App\Http\Controllers\CloseController;
+use App\Http\Controllers\DayListController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\GatherController;
 use App\Http\Controllers\HoursController;
@@ -131,6 +132,7 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::patch('/work/entries/{entry}', [WorkController::class, 'update']);
     Route::delete('/work/entries/{entry}', [WorkController::class, 'destroy']);
 
+    Route::get('/shape/{date}/list', DayListController::class);
     Route::get('/shape/{date?}', ShapeController::class);
     Route::post('/plan/lay-out', [PlanController::class, 'layOut']);
     Route::post('/plan/pick', [PlanController::class, 'pick']);

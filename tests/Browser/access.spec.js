@@ -15,6 +15,7 @@ const SCREENS = {
     'weigh as a list': '/weigh/list?group=answer',
     work: '/work',
     close: '/close',
+    'the day as a list': '/shape/2026-03-11/list',
     projects: '/projects',
     project: '/projects/2',
     views: '/views',

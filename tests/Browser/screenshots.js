@@ -69,6 +69,7 @@ async function shoot(page, address, name, before = async () => {}) {
     await before(page)
     await page.evaluate(() => document.fonts.ready)
     await page.waitForTimeout(500)
+    await page.evaluate(() => scrollTo(0, 0))
     await page.screenshot({ path: `${folder}/${name}.png` })
     console.log(`docs/screenshots/${name}.png`)
 }

@@ -77,4 +77,18 @@ final class ProposalTest extends FeatureTestCase
         $this->get('/shape?propose=1')->assertSee('name="picks[]"', false)->assertDontSee('<b>Later</b>', false);
         $this->get('/shape/2026-03-13?propose=1')->assertSee('<b>Later</b>', false);
     }
+
+    #[Test]
+    public function a_day_is_a_list_by_part_of_the_day_with_totals_and_times_only_if_wanted(): void
+    {
+        $this->block($this->task('Essay', 90), '2026-03-11 09:00', '2026-03-11 10:30');
+        $this->block($this->task('Quotes', 30), '2026-03-11 14:00', '2026-03-11 14:30');
+        $this->task('Walk', 60)->update(['picked_on' => '2026-03-11', 'part' => 'evening']);
+        $this->task('Mail', 10)->update(['picked_on' => '2026-03-11']);
+
+        $this->get('/shape/2026-03-11/list')->assertOk()->assertSeeInOrder(['3 h 10 of work', 'Morning', '1 h 30', 'Essay', 'Afternoon', 'Quotes', 'Evening', 'Walk', 'Any time', 'Mail'])->assertDontSee('14:00<', false);
+        $this->get('/shape/2026-03-11/list?times=1')->assertSee('14:00<', false);
+        $this->get('/shape/2026-03-12/list')->assertSee('Nothing is picked for this day');
+        $this->get('/shape/2026-02-31/list')->assertNotFound();
+    }
 }

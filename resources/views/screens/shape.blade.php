@@ -22,7 +22,7 @@
     <div class="shape" x-data="runSheet" data-day="{{ $day->asString() }}" data-from="{{ $sheet->span->start }}" data-scale="{{ App\Screens\RunSheet::SCALE }}" data-offset="{{ App\Planning\Zones::named($person->zone)->offsetAt($sheet->span->start) }}" data-address="{{ $address }}">
         <section class="run-sheet" aria-labelledby="sheet-title">
             <div class="section-head"><h2 id="sheet-title">Run sheet</h2>
-                <span class="soft">{{ count($sheet->blocks) }} {{ count($sheet->blocks) === 1 ? 'block' : 'blocks' }}, {{ count($sheet->meetings) }} {{ count($sheet->meetings) === 1 ? 'meeting' : 'meetings' }}@if ($sheet->allDay); all day: {{ implode(', ', $sheet->allDay) }}@endif</span></div>
+                <span class="soft">{{ count($sheet->blocks) }} {{ count($sheet->blocks) === 1 ? 'block' : 'blocks' }}, {{ count($sheet->meetings) }} {{ count($sheet->meetings) === 1 ? 'meeting' : 'meetings' }}@if ($sheet->allDay); all day: {{ implode(', ', $sheet->allDay) }}@endif · <a href="/shape/{{ $day->asString() }}/list">as a list</a></span></div>
             <x-run-sheet :sheet="$sheet" :why="$why" :chosen="$chosen" :day="$day" :address="$address" :gauge="$gauge" />
         </section>
         <section class="gauge-part" aria-labelledby="gauge-title">

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\User;
+use App\Screens\DayList;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Nekto\Core\Time\InvalidTime;
+use Nekto\Core\Time\LocalDay;
+
+/** A day as a list, for who does not want times. */
+final readonly class DayListController
+{
+    public function __invoke(#[CurrentUser] User $user, string $date): View
+    {
+        try {
+            $day = LocalDay::fromString($date);
+        } catch (InvalidTime) {
+            abort(404);
+        }
+
+        return view('screens.day-list', ['day' => $day, 'list' => DayList::of($user, $day)]);
+    }
+}

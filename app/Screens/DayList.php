@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Models\Block;
+use App\Models\BlockState;
+use App\Models\Task;
+use App\Models\User;
+use App\Planning\RowMapper;
+use App\Planning\Zones;
+use Nekto\Core\Time\LocalDay;
+
+/** A day without times: what is picked or laid out for it, by part of the day. */
+final readonly class DayList
+{
+    private const NOON = 720;
+
+    private const EVENING = 1080;
+
+    /**
+     * @param  array<string, list<array{task: Task, minutes: int, from: int|null, done: bool}>>  $parts  by part of the day
+     */
+    private function __construct(public array $parts, public int $minutes, public int $done) {}
+
+    public static function of(User $user, LocalDay $day): self
+    {
+        $zone = Zones::named($user->zone);
+        $span = $zone->day($day);
+        $blocks = $user->blocks()->with(['task.area', 'task.project'])->where('state', '!=', BlockState::Passed)
+            ->where('starts_at', '<', RowMapper::moment($span->end))->where('ends_at', '>', RowMapper::moment($span->start))->orderBy('starts_at')->get();
+        $parts = ['morning' => [], 'afternoon' => [], 'evening' => [], 'any time' => []];
+        $minutes = $done = 0;
+        foreach ($blocks->groupBy('task_id') as $some) {
+            $first = $some->first() ?? throw new \LogicException('A group is not empty.');
+            $length = (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length());
+            $start = $zone->minuteOfDay(RowMapper::start($first));
+            $parts[$start < self::NOON ? 'morning' : ($start < self::EVENING ? 'afternoon' : 'evening')][] = ['task' => $first->task, 'minutes' => $length, 'from' => RowMapper::start($first), 'done' => $first->task->done_at !== null];
+            $minutes += $length;
+            $done += $first->task->done_at === null ? 0 : $length;
+        }
+        foreach ($user->tasks()->with(['area', 'project'])->where('picked_on', $day->asString())->whereNotIn('id', $blocks->pluck('task_id'))->orderBy('id')->get() as $task) {
+            $parts[$task->part ?? 'any time'][] = ['task' => $task, 'minutes' => (int) ($task->minutes_left ?? 0), 'from' => null, 'done' => $task->done_at !== null];
+            $minutes += (int) $task->minutes_left;
+        }
+
+        return new self(array_filter($parts), $minutes, $done);
+    }
+}
