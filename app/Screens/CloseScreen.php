@@ -74,7 +74,8 @@ final readonly class CloseScreen
         $rows = [];
         foreach ($tasks as $task) {
             $own = $blocks->where('task_id', $task->id);
-            $planned = (int) $own->sum(static fn (Block $block): int => RowMapper::time($block)->length());
+            $stood = $own->reject(static fn (Block $block): bool => $block->state === BlockState::Passed); // what was placed again that day counts once
+            $planned = (int) ($stood->isEmpty() ? $own : $stood)->sum(static fn (Block $block): int => RowMapper::time($block)->length());
             $actual = WorkScreen::minutes($entries->where('task_id', $task->id), $now);
             $rows[] = ['task' => $task, 'area' => $task->area, 'planned' => $planned, 'actual' => $actual, 'state' => match (true) {
                 $task->done_at !== null => 'done',

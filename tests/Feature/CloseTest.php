@@ -37,6 +37,18 @@ final class CloseTest extends FeatureTestCase
     }
 
     #[Test]
+    public function work_that_was_placed_again_on_the_same_day_was_planned_once(): void
+    {
+        $task = $this->task('Courier quotes', 30);
+        $this->block($task, '2026-03-11 09:00', '2026-03-11 09:30');
+        $this->at('2026-03-11 11:00');
+        $this->get('/shape'); // mends the plan
+        self::assertCount(2, $this->plan());
+
+        $this->get('/close')->assertSeeInOrder(["The day's work", '30 min', '0 min'], false);
+    }
+
+    #[Test]
     public function three_lines_and_reasons_are_kept_and_the_day_is_closed_and_opened_again(): void
     {
         $task = $this->task('Courier quotes', 30);
