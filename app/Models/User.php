@@ -26,12 +26,13 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $theme auto, light or dark
  * @property bool $single_keys
  * @property bool $month_first 3/4 is the fourth of March
+ * @property bool $carry_picks a pick that was not done stands for the next day by itself; else it is offered again
  */
 final class User extends Authenticatable
 {
     protected $fillable = [
         'name', 'email', 'password', 'zone', 'margin_percent', 'buffer_before', 'buffer_after', 'lunch_from', 'lunch_to',
-        'deep_limit', 'addresses', 'theme', 'single_keys', 'tempo', 'month_first',
+        'deep_limit', 'addresses', 'theme', 'single_keys', 'tempo', 'month_first', 'carry_picks',
     ];
 
     protected $hidden = ['password', 'remember_token'];
@@ -39,7 +40,7 @@ final class User extends Authenticatable
     /** A new account's settings, until they are stored and read back. */
     protected $attributes = [
         'zone' => 'UTC', 'margin_percent' => 20, 'buffer_before' => 0, 'buffer_after' => 0, 'lunch_from' => null,
-        'lunch_to' => null, 'deep_limit' => 240, 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm', 'month_first' => false,
+        'lunch_to' => null, 'deep_limit' => 240, 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm', 'month_first' => false, 'carry_picks' => true,
     ];
 
     /** @return HasMany<HoursSet, $this> */
@@ -204,7 +205,7 @@ final class User extends Authenticatable
     protected function casts(): array
     {
         return [
-            'password' => 'hashed', 'single_keys' => 'boolean', 'month_first' => 'boolean', 'margin_percent' => 'integer', 'buffer_before' => 'integer',
+            'password' => 'hashed', 'single_keys' => 'boolean', 'month_first' => 'boolean', 'carry_picks' => 'boolean', 'margin_percent' => 'integer', 'buffer_before' => 'integer',
             'buffer_after' => 'integer', 'deep_limit' => 'integer', 'lunch_from' => 'integer', 'lunch_to' => 'integer',
         ];
     }

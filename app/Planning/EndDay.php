@@ -17,13 +17,14 @@ final readonly class EndDay
 
     public function __invoke(User $user, CarbonImmutable $now): ?PlanRevision
     {
-        $end = RowMapper::moment(Zones::named($user->zone)->day(RowMapper::today($user, $now))->end);
+        $today = RowMapper::today($user, $now);
+        $end = RowMapper::moment(Zones::named($user->zone)->day($today)->end);
 
-        return ($this->replan)($user, $now, RevisionCause::Ended, first: static function () use ($user, $now, $end): void {
+        return ($this->replan)($user, $now, RevisionCause::Ended, first: static function () use ($user, $now, $today, $end): void {
             $user->entries()->whereNull('ends_at')->where('starts_at', '<', $now)->update(['ends_at' => $now]);
             $user->blocks()->where('state', BlockState::Planned)->where('starts_at', '<', $now)->where('ends_at', '>', $now)->update(['state' => BlockState::Part, 'ends_at' => $now, 'kept' => false]);
             $user->blocks()->where('state', BlockState::Planned)->where('starts_at', '>=', $now)->where('starts_at', '<', $end)->update(['anchored' => false, 'kept' => false]);
-            $user->tasks()->where('picked_on', $user->local($now)->format('Y-m-d'))->whereNull('done_at')->update(['picked_on' => null]);
+            (new Picks($user, $today))->withLeftOvers($user->tasks()->getQuery())->whereNull('done_at')->update(['picked_on' => null]);
             $user->earlyEnds()->firstOrCreate(['until_at' => $end], ['from_at' => $now]);
         });
     }

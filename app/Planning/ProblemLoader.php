@@ -19,7 +19,6 @@ use Nekto\Core\Task\Importance;
 use Nekto\Core\Task\Task as CoreTask;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
-use Nekto\Core\Time\LocalDay;
 
 /** Reads a person's open work as a planning problem, in eight queries. */
 final readonly class ProblemLoader
@@ -46,6 +45,7 @@ final readonly class ProblemLoader
         $step = (int) config('nekto.step');
         $left = $this->minutesToPlace($tasks, $waiting, $step);
         $steps = Steps::of($user);
+        $picks = new Picks($user, $today);
 
         return new LoadedProblem(new PlanningProblem(
             zone: $time->zone,
@@ -55,7 +55,7 @@ final readonly class ProblemLoader
             hours: self::byName($time->hours),
             busy: $time->busy,
             tasks: array_values($tasks->filter(static fn (Task $task): bool => $left[$task->id] > 0)
-                ->map(static fn (Task $task): CoreTask => self::task($task, $left, $time, $steps))->all()),
+                ->map(static fn (Task $task): CoreTask => self::task($task, $left, $time, $steps, $picks))->all()),
             anchored: array_values(array_filter($anchored, static fn (CoreBlock $block): bool => $left[(int) $block->task] > 0)),
             previous: $afresh ? [] : self::coreBlocks($movable, false),
             deepLimit: new DayLimit($user->deep_limit),
@@ -92,7 +92,7 @@ final readonly class ProblemLoader
     }
 
     /** @param  array<int, int>  $left  minutes by task id */
-    private static function task(Task $task, array $left, WorkTime $time, Steps $steps): CoreTask
+    private static function task(Task $task, array $left, WorkTime $time, Steps $steps, Picks $picks): CoreTask
     {
         $before = $steps->before[$task->id] ?? 0;
         $minutes = $left[$task->id];
@@ -111,7 +111,7 @@ final readonly class ProblemLoader
             demand: $task->demand,
             part: $task->part,
             project: $task->project_id === null ? null : (string) $task->project_id,
-            pick: $task->picked_on === null || $task->picked_on < $time->first->asString() ? null : LocalDay::fromString($task->picked_on)->number,
+            pick: $picks->day($task)?->number,
             key: $task->key,
             waiting: isset($steps->stuck[$task->id]),
         );

@@ -8,6 +8,7 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\Picks;
 use App\Planning\RowMapper;
 use App\Planning\Zones;
 use Nekto\Core\Time\LocalDay;
@@ -24,7 +25,7 @@ final readonly class DayList
      */
     private function __construct(public array $parts, public int $minutes, public int $done) {}
 
-    public static function of(User $user, LocalDay $day): self
+    public static function of(User $user, LocalDay $day, Picks $picks): self
     {
         $zone = Zones::named($user->zone);
         $span = $zone->day($day);
@@ -40,7 +41,7 @@ final readonly class DayList
             $minutes += $length;
             $done += $first->task->done_at === null ? 0 : $length;
         }
-        foreach ($user->tasks()->with(['area', 'project'])->where('picked_on', $day->asString())->whereNotIn('id', $blocks->pluck('task_id'))->orderBy('id')->get() as $task) {
+        foreach ($picks->of($user->tasks()->with(['area', 'project'])->getQuery(), $day)->whereNotIn('id', $blocks->pluck('task_id'))->orderBy('id')->get() as $task) {
             $parts[$task->part ?? 'any time'][] = ['task' => $task, 'minutes' => (int) ($task->minutes_left ?? 0), 'from' => null, 'done' => $task->done_at !== null];
             $minutes += (int) $task->minutes_left;
         }

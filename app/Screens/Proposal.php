@@ -6,6 +6,7 @@ namespace App\Screens;
 
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\Picks;
 use App\Planning\RowMapper;
 use App\Planning\WorkTime;
 use App\Wording\Times;
@@ -37,6 +38,7 @@ final readonly class Proposal
         $able = $candidates->filter(static fn (Candidate $one): bool => $one->isNext && (int) $one->left > 0);
         $tasks = $user->tasks()->with('area')->findMany($able->keys()->all())->keyBy('id');
         $able = $able->filter(static fn (Candidate $one): bool => isset($tasks[$one->id]) && ($tasks[$one->id]->not_before === null || RowMapper::minute($tasks[$one->id]->not_before) < $time->zone->day($day)->end));
+        $picked = new Picks($user, RowMapper::today($user, $now));
         $picks = $waiting = [];
         $line = $minutes = $deep = $left = 0;
         $keys = DayProposal::KEYS;
@@ -44,7 +46,7 @@ final readonly class Proposal
         foreach ($time->sets as $set) {
             $load = $time->load($set->id, $day, IntervalSet::empty())->loadLine;
             $mine = $able->filter(static fn (Candidate $one): bool => $one->set === $set->id);
-            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], $day, $time, $now))->all()), $load, $deepLeft);
+            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], $picked->isFor($tasks[$one->id], $day), $time, $now))->all()), $load, $deepLeft);
             $line += $load;
             $minutes += $proposal->minutes;
             $deep += $proposal->deepMinutes;
@@ -52,7 +54,7 @@ final readonly class Proposal
             foreach ($proposal->picks as $id) {
                 $one = $able[(int) $id];
                 $isKey = in_array($id, $proposal->keys, true) && $keys-- > 0;
-                $picks[] = ['task' => $tasks[$one->id], 'minutes' => min(self::MOST_A_DAY, (int) $one->left), 'key' => $isKey, 'why' => self::why($user, $one, $tasks[$one->id], $day, $now), 'picked' => $tasks[$one->id]->picked_on === $day->asString()];
+                $picks[] = ['task' => $tasks[$one->id], 'minutes' => min(self::MOST_A_DAY, (int) $one->left), 'key' => $isKey, 'why' => self::why($user, $one, $tasks[$one->id], $picked, $day, $now), 'picked' => $picked->isFor($tasks[$one->id], $day)];
             }
             foreach ($proposal->waiting as $one) {
                 count($waiting) < self::SHOWN_WAITING ? $waiting[] = ['task' => $tasks[(int) $one->id], 'minutes' => $one->minutes, 'until' => $one->waitsUntil] : $left++;
@@ -62,17 +64,18 @@ final readonly class Proposal
         return new self($picks, $waiting, $left, $minutes, $line, $deep, $user->deep_limit);
     }
 
-    private static function candidate(Candidate $one, Task $task, LocalDay $day, WorkTime $time, CarbonImmutable $now): DayCandidate
+    private static function candidate(Candidate $one, Task $task, bool $isPicked, WorkTime $time, CarbonImmutable $now): DayCandidate
     {
         $latest = $one->due === null ? null : ($time->open($one->set)->latestStart((int) $one->left, $one->due) ?? RowMapper::minute($now));
 
-        return new DayCandidate((string) $one->id, min(self::MOST_A_DAY, (int) $one->left), $one->pull->total(), $task->demand === Demand::Deep, $task->picked_on === $day->asString(), $latest);
+        return new DayCandidate((string) $one->id, min(self::MOST_A_DAY, (int) $one->left), $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $latest);
     }
 
-    private static function why(User $user, Candidate $one, Task $task, LocalDay $day, CarbonImmutable $now): string
+    private static function why(User $user, Candidate $one, Task $task, Picks $picked, LocalDay $day, CarbonImmutable $now): string
     {
         return match (true) {
-            $task->picked_on === $day->asString() => __('shape.proposed.picked'),
+            $picked->isLeftOver($task) => __('shape.proposed.left_over', ['when' => Times::day($user, CarbonImmutable::parse("{$task->picked_on} 12:00", $user->zone), $now)]),
+            $picked->isFor($task, $day) => __('shape.proposed.picked'),
             $one->due !== null && $one->due < RowMapper::minute($now) => __('shape.proposed.late'),
             $one->due !== null && $one->pressure() >= 70 => __('shape.proposed.pressing', ['when' => Times::day($user, $one->due - 1, $now), 'pressure' => $one->pressure()]),
             $one->carried > 0 => trans_choice('shape.proposed.carried', $one->carried),

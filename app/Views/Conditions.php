@@ -6,8 +6,10 @@ namespace App\Views;
 
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\Picks;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
+use Nekto\Core\Time\LocalDay;
 
 /** The conditions a view can ask for: their words, and what they mean for the rows. */
 final readonly class Conditions
@@ -93,13 +95,24 @@ final readonly class Conditions
         });
     }
 
+    /**
+     * @param  Builder<Task>  $query
+     * @return Builder<Task>
+     */
+    private function pickedToday(Builder $query): Builder
+    {
+        $today = LocalDay::fromString($this->today);
+
+        return (new Picks($this->user, $today))->of($query, $today);
+    }
+
     /** @param  Builder<Task>  $query */
     private function condition(Builder $query, string $what): void
     {
         [$field, $value] = explode(':', $what);
         match ($field) {
             'due' => $this->due($query, $value),
-            'picked' => $value === 'today' ? $query->where('picked_on', $this->today) : $query->whereNotNull('picked_on'),
+            'picked' => $value === 'today' ? $this->pickedToday($query) : $query->whereNotNull('picked_on'),
             'set' => $query->whereNotNull('set_at'),
             'start' => $query->whereNotNull('not_before')->where('not_before', '>', $this->now),
             'estimate' => $value === 'none' ? $query->whereNull('estimate') : $query->whereNotNull('estimate')->where('estimate', '<=', (int) $value),

@@ -55,7 +55,7 @@ return [
         'task_took' => ':by took its place',
         'task_took_unnamed' => 'other work took its place',
         'waiting' => 'somebody’s answer must come first',
-        'picked' => 'you picked it for that day',
+        'picked' => 'it is picked for that day',
         'outside_part' => 'it keeps to its part of the day',
         'hours_closed' => 'its hours are closed there now',
         'predecessor_moved' => 'what comes before it ends later',
@@ -75,7 +75,7 @@ return [
     ],
     'reason' => [
         'anchored' => 'You anchored it here.',
-        'picked' => 'You picked it for :day.',
+        'picked' => 'It is picked for :day.',
         'frozen' => 'The next while stays as it was planned.',
         'habit' => 'A habit of yours; this is its next time.',
         'batched' => 'Done together with other small work: :context.',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 return [
     'proposed' => [
         'picked' => 'picked already',
+        'left_over' => 'picked for :when, not done',
         'late' => 'late',
         'pressing' => 'due :when, pressure :pressure %',
         'carried' => '{1} carried over once|[2,*] carried over :count times',

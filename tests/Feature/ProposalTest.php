@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Task;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
 
@@ -57,6 +58,39 @@ final class ProposalTest extends FeatureTestCase
     }
 
     #[Test]
+    public function a_pick_that_was_not_done_stands_for_the_next_day_by_itself(): void
+    {
+        $essay = $this->leftOver();
+
+        self::assertSame(['Thu 09:00–10:00 Essay', 'Thu 10:00–11:00 Letter'], array_slice($this->plan(), -2), 'a pick comes before what weighs more');
+        $this->get('/shape?propose=1')->assertSee('picked for Wed 11, not done');
+        $this->get('/shape/2026-03-12/list')->assertSee('Essay');
+        $this->get('/views/build?'.http_build_query(['conditions' => [['what' => 'picked:today']]]))->assertSee('Essay')->assertDontSee('Letter</a>', false);
+        self::assertSame('2026-03-11', $essay->refresh()->picked_on, 'the past day keeps its pick');
+    }
+
+    #[Test]
+    public function or_it_is_only_offered_again(): void
+    {
+        $this->ines->update(['carry_picks' => false]);
+        $this->leftOver();
+
+        self::assertSame(['Thu 09:00–10:00 Letter', 'Thu 10:00–11:00 Essay'], array_slice($this->plan(), -2));
+        $this->get('/shape?propose=1')->assertSee('picked for Wed 11, not done');
+    }
+
+    #[Test]
+    public function what_is_left_over_and_not_taken_is_let_off_and_what_is_done_keeps_its_day(): void
+    {
+        $essay = $this->leftOver();
+        $done = $this->task('Done');
+        $done->update(['picked_on' => '2026-03-11', 'done_at' => '2026-03-11 12:00:00']);
+        $this->post('/plan/pick', ['day' => '2026-03-12', 'picks' => []])->assertSessionHasNoErrors();
+
+        self::assertSame([null, '2026-03-11'], [$essay->refresh()->picked_on, $done->refresh()->picked_on]);
+    }
+
+    #[Test]
     public function more_than_three_key_tasks_and_tasks_of_others_are_refused(): void
     {
         $ids = array_map(fn (int $i): int => $this->task("Task {$i}")->id, range(1, 4));
@@ -90,5 +124,17 @@ final class ProposalTest extends FeatureTestCase
         $this->get('/shape/2026-03-11/list?times=1')->assertSee('14:00<', false);
         $this->get('/shape/2026-03-12/list')->assertSee('Nothing is picked for this day');
         $this->get('/shape/2026-02-31/list')->assertNotFound();
+    }
+
+    /** Picked on Wednesday, laid out beside weightier work, and not done; now it is Thursday morning. */
+    private function leftOver(): Task
+    {
+        $essay = $this->task('Essay', 60, Importance::Low);
+        $this->post('/plan/pick', ['day' => '2026-03-11', 'picks' => [$essay->id]]);
+        $this->task('Letter', 60, Importance::Vital);
+        $this->at('2026-03-12 08:00');
+        $this->post('/plan/lay-out');
+
+        return $essay;
     }
 }

@@ -127,4 +127,15 @@ final class SettingsTest extends FeatureTestCase
     {
         return $this->put('/settings/hours/'.$this->ines->hoursSets()->firstOrFail()->id, ['week' => $week]);
     }
+
+    #[Test]
+    public function whether_picks_go_over_by_themselves_is_kept_and_shown(): void
+    {
+        $this->put('/settings', [...self::RULES, 'carry_picks' => '0'])->assertSessionHasNoErrors();
+        self::assertFalse($this->ines->refresh()->carry_picks);
+        $this->get('/settings')->assertSee('<option value="0" selected>are offered again</option>', false);
+
+        $this->put('/settings', [...self::RULES, 'carry_picks' => 'perhaps'])->assertSessionHasErrors('carry_picks');
+        self::assertFalse($this->ines->refresh()->carry_picks);
+    }
 }

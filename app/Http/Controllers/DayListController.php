@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Clock;
 use App\Models\User;
+use App\Planning\Picks;
+use App\Planning\RowMapper;
 use App\Screens\DayList;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -22,6 +25,6 @@ final readonly class DayListController
             abort(404);
         }
 
-        return view('screens.day-list', ['day' => $day, 'list' => DayList::of($user, $day)]);
+        return view('screens.day-list', ['day' => $day, 'list' => DayList::of($user, $day, new Picks($user, RowMapper::today($user, Clock::now())))]);
     }
 }

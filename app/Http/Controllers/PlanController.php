@@ -9,8 +9,10 @@ use App\Http\Requests\PickRequest;
 use App\Models\RevisionCause;
 use App\Models\User;
 use App\Planning\EndDay;
+use App\Planning\Picks;
 use App\Planning\PlanJournal;
 use App\Planning\Replan;
+use App\Planning\RowMapper;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
@@ -30,9 +32,12 @@ final readonly class PlanController
     /** Takes a proposed day, whole or in part: what is chosen is picked for it and laid out there. */
     public function pick(PickRequest $request, #[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse
     {
-        $revision = $replan($user, Clock::now(), RevisionCause::Picked, first: static function () use ($request, $user): void {
+        $now = Clock::now();
+        $revision = $replan($user, $now, RevisionCause::Picked, first: static function () use ($request, $user, $now): void {
             $day = $request->day();
-            $user->tasks()->where('picked_on', $day)->whereNotIn('id', $request->picks())->update(['picked_on' => null, 'key' => false]);
+            $today = RowMapper::today($user, $now);
+            $before = $day === $today->asString() ? (new Picks($user, $today))->withLeftOvers($user->tasks()->getQuery()) : $user->tasks()->where('picked_on', $day)->getQuery();
+            $before->whereNotIn('id', $request->picks())->update(['picked_on' => null, 'key' => false]);
             foreach ($user->tasks()->whereKey($request->picks())->get() as $task) {
                 $task->update(['picked_on' => $day, 'key' => in_array($task->id, $request->keys(), true)]);
             }

@@ -27,6 +27,7 @@ final class SettingsRequest extends FormRequest
             'theme' => ['required', Rule::in(['auto', 'light', 'dark'])],
             'single_keys' => ['required', 'boolean'],
             'month_first' => ['sometimes', 'boolean'],
+            'carry_picks' => ['sometimes', 'boolean'],
         ];
     }
 
@@ -49,7 +50,7 @@ final class SettingsRequest extends FormRequest
         $minutes = fn (string $key): ?int => $this->filled($key) ? Stretch::minutes($this->string($key)->toString()) : null;
 
         return [
-            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'tempo', 'theme', 'single_keys', 'month_first']),
+            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'tempo', 'theme', 'single_keys', 'month_first', 'carry_picks']),
             'addresses' => $this->string('addresses')->toString(),
             'lunch_from' => $minutes('lunch_from'),
             'lunch_to' => $minutes('lunch_to'),

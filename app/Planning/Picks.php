@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Task;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
+use Nekto\Core\Time\LocalDay;
+
+/**
+ * Which day a pick stands for. One that was not done on its day stands for today, or is offered again if the person
+ * wants that. Nothing is stored for it: undo and the past day's account keep the day that was picked.
+ */
+final readonly class Picks
+{
+    public function __construct(private User $user, private LocalDay $today) {}
+
+    /** Null: not picked, or picked for a day that went by. */
+    public function day(Task $task): ?LocalDay
+    {
+        return match (true) {
+            $task->picked_on === null => null,
+            ! $this->isLeftOver($task) => LocalDay::fromString($task->picked_on),
+            $this->user->carry_picks => $this->today,
+            default => null,
+        };
+    }
+
+    /** Picked for a day before today, and still open. */
+    public function isLeftOver(Task $task): bool
+    {
+        return $task->done_at === null && $task->picked_on !== null && $task->picked_on < $this->today->asString();
+    }
+
+    public function isFor(Task $task, LocalDay $day): bool
+    {
+        return $this->day($task)?->number === $day->number;
+    }
+
+    /**
+     * @param  Builder<Task>  $tasks
+     * @return Builder<Task> those whose pick stands for that day
+     */
+    public function of(Builder $tasks, LocalDay $day): Builder
+    {
+        return $day->number === $this->today->number && $this->user->carry_picks
+            ? $this->withLeftOvers($tasks)
+            : $tasks->where('tasks.picked_on', $day->asString());
+    }
+
+    /**
+     * @param  Builder<Task>  $tasks
+     * @return Builder<Task> those picked for today, and those left over from before
+     */
+    public function withLeftOvers(Builder $tasks): Builder
+    {
+        $today = $this->today->asString();
+
+        return $tasks->where(static fn (Builder $one): Builder => $one->where('tasks.picked_on', $today)
+            ->orWhere(static fn (Builder $left): Builder => $left->where('tasks.picked_on', '<', $today)->whereNull('tasks.done_at')));
+    }
+}
