@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Planning\RowMapper;
 use App\Planning\Zones;
 use App\Repeats\StartRepeat;
+use App\Tasks\ProjectNames;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Capture\DurationReader;
 use Nekto\Core\Capture\Kind;
@@ -23,12 +24,11 @@ final class KeepLine
 {
     private const TITLE = 200;
 
-    /** @var array<string, Project> by name without case and dashes */
-    private array $projects;
+    private ProjectNames $projects;
 
     public function __construct(private readonly User $user, private readonly CarbonImmutable $now, private readonly CaughtLine $caught)
     {
-        $this->projects = $user->projects()->get()->keyBy(static fn (Project $project): string => self::plain($project->name))->all();
+        $this->projects = new ProjectNames($user);
     }
 
     /**
@@ -105,19 +105,14 @@ final class KeepLine
         if ($name === null) {
             return null;
         }
-        $words = trim((string) preg_replace('/[-_\s]+/u', ' ', $name));
+        $words = ProjectNames::words($name);
 
-        return $this->projects[self::plain($name)] ??= $this->user->projects()->create(['name' => mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1, 199), 'area_id' => $this->area()->id]);
+        return $this->projects->of(mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1));
     }
 
     private function area(): Area
     {
         return $this->user->areas()->firstOrFail();
-    }
-
-    private static function plain(string $name): string
-    {
-        return mb_strtolower(trim((string) preg_replace('/[-_\s]+/u', ' ', $name)));
     }
 
     /** Null without a time. */

@@ -56,9 +56,11 @@ final readonly class Timer
 
     public function pause(User $user, CarbonImmutable $now): void
     {
-        foreach ($user->entries()->whereNull('ends_at')->get() as $entry) {
-            $entry->starts_at >= $now ? $entry->delete() : $entry->update(['ends_at' => $now]);
-        }
+        DB::transaction(static function () use ($user, $now): void {
+            foreach ($user->entries()->whereNull('ends_at')->get() as $entry) {
+                $entry->starts_at >= $now ? $entry->delete() : $entry->update(['ends_at' => $now]);
+            }
+        });
     }
 
     /** More time for a block that is on: the rest of the day is laid out again around it. */
@@ -66,7 +68,7 @@ final readonly class Timer
     {
         return ($this->replan)($block->user, $now, RevisionCause::Longer, first: static function () use ($block, $minutes, $now): void {
             $end = max($block->ends_at, $now)->addMinutes($minutes);
-            $added = (int) max($block->ends_at, $now)->diffInMinutes($end) + max(0, (int) $block->ends_at->diffInMinutes($now));
+            $added = (int) $block->ends_at->diffInMinutes($end);
             $task = $block->task;
             $block->update(['ends_at' => $end, 'starts_at' => min($block->starts_at, $now)]);
             $left = (int) $now->diffInMinutes($end);

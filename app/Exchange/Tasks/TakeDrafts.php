@@ -5,25 +5,22 @@ declare(strict_types=1);
 namespace App\Exchange\Tasks;
 
 use App\Models\PlanRevision;
-use App\Models\Project;
 use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\TaskEvent;
 use App\Models\User;
 use App\Planning\PlanJournal;
 use App\Repeats\StartRepeat;
+use App\Tasks\ProjectNames;
 use Carbon\CarbonImmutable;
 
 /** Takes what a file held into the inbox, once: what was taken before is left as it is. */
-final class TakeDrafts
+final readonly class TakeDrafts
 {
     /** SQLite takes so many values in one statement and a few more. */
     private const AT_ONCE = 300;
 
-    /** @var array<string, Project> */
-    private array $projects = [];
-
-    public function __construct(private readonly PlanJournal $journal) {}
+    public function __construct(private PlanJournal $journal) {}
 
     /**
      * @param  list<Draft>  $drafts
@@ -33,10 +30,11 @@ final class TakeDrafts
     {
         $known = self::known($user, $drafts);
         $new = array_values(array_filter($drafts, static fn (Draft $draft): bool => ! isset($known[$draft->key])));
-        $this->projects = $user->projects()->get()->keyBy(static fn (Project $project): string => mb_strtolower($project->name))->all();
-        $revision = $this->journal->record($user, RevisionCause::Imported, $now, function () use ($user, $new, $source, $now): array {
+        $projects = new ProjectNames($user);
+        $areaId = $user->areas()->firstOrFail()->id;
+        $revision = $this->journal->record($user, RevisionCause::Imported, $now, function () use ($user, $new, $source, $now, $projects, $areaId): array {
             foreach (array_chunk($new, self::AT_ONCE) as $some) {
-                $this->takeSome($user, $some, $source, $now);
+                $this->takeSome($user, $some, $source, $now, $projects, $areaId);
             }
 
             return [];
@@ -64,9 +62,9 @@ final class TakeDrafts
      *
      * @param  non-empty-list<Draft>  $drafts
      */
-    private function takeSome(User $user, array $drafts, string $source, CarbonImmutable $now): void
+    private function takeSome(User $user, array $drafts, string $source, CarbonImmutable $now, ProjectNames $projects, int $areaId): void
     {
-        $rows = array_map(fn (Draft $draft): array => $this->row($user, $draft, $source, $now)->getAttributes(), $drafts);
+        $rows = array_map(fn (Draft $draft): array => $this->row($user, $draft, $source, $now, $projects, $areaId)->getAttributes(), $drafts);
         Task::query()->insert($rows);
         $tasks = $user->tasks()->whereIn('origin', array_column($rows, 'origin'))->get()->keyBy('origin');
         TaskEvent::query()->insert($tasks->map(static fn (Task $task): array => ['user_id' => $user->id, 'task_id' => $task->id, 'what' => 'caught', 'facts' => json_encode(['source' => $source]), 'at' => $now->toDateTimeString()])->values()->all());
@@ -76,13 +74,14 @@ final class TakeDrafts
         }
     }
 
-    private function row(User $user, Draft $draft, string $source, CarbonImmutable $now): Task
+    private function row(User $user, Draft $draft, string $source, CarbonImmutable $now, ProjectNames $projects, int $areaId): Task
     {
-        $project = $this->project($user, $draft->project);
+        $name = ProjectNames::words((string) $draft->project);
+        $project = $name === '' ? null : $projects->of($name);
         $sum = array_sum(array_map(static fn (array $one): int => (int) $one['estimate'], $draft->subtasks));
         $minutes = $draft->minutes ?? ($sum > 0 ? $sum : null);
         $task = $user->tasks()->make([
-            'area_id' => $project->area_id ?? $user->areas()->firstOrFail()->id,
+            'area_id' => $project->area_id ?? $areaId,
             'project_id' => $project?->id,
             'title' => $draft->title,
             'note' => $draft->note === null ? null : mb_substr($draft->note, 0, 20_000),
@@ -118,15 +117,5 @@ final class TakeDrafts
         if ($draft->rule !== null && ! $draft->done) {
             (new StartRepeat)($task, $draft->rule, null, $now);
         }
-    }
-
-    private function project(User $user, ?string $name): ?Project
-    {
-        if ($name === null || trim($name) === '') {
-            return null;
-        }
-        $name = trim((string) preg_replace('/[_-]+/', ' ', $name));
-
-        return $this->projects[mb_strtolower($name)] ??= $user->projects()->create(['name' => mb_substr($name, 0, 200), 'area_id' => $user->areas()->firstOrFail()->id]);
     }
 }

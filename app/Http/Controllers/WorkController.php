@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Clock;
+use App\Http\Requests\BlockedRequest;
 use App\Http\Requests\BlockRequest;
 use App\Http\Requests\EntryRequest;
 use App\Models\Block;
@@ -62,17 +63,12 @@ final readonly class WorkController
         return back()->with($this->said->about($this->timer->more($block->load(['task', 'user']), $minutes, Clock::now())));
     }
 
-    public function blocked(BlockRequest $request, Block $block): RedirectResponse
+    public function blocked(BlockedRequest $request, Block $block): RedirectResponse
     {
-        $by = $request->string('by')->trim()->limit(200, '')->toString();
-        $askOn = $request->string('ask_on')->toString();
-        if ($by === '') {
-            return back()->withErrors(['by' => __('task.for_whom')]);
-        }
         $request->ensureCurrent($block);
-        $revision = $this->timer->blocked($block->load(['task', 'user']), $by, preg_match('/^\d{4}-\d{2}-\d{2}$/D', $askOn) === 1 ? $askOn : null, Clock::now());
+        $revision = $this->timer->blocked($block->load(['task', 'user']), $request->by(), $request->askOn(), Clock::now());
 
-        return redirect('/work')->with($this->said->about($revision, __('task.answered.hand_off', ['title' => $block->task->title, 'person' => $by])));
+        return redirect('/work')->with($this->said->about($revision, __('task.answered.hand_off', ['title' => $block->task->title, 'person' => $request->by()])));
     }
 
     /** Minutes entered or put right by hand. */

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\Task;
 use App\Models\User;
+use App\Tasks\ProjectNames;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Collection;
 use Illuminate\Validation\Rule;
@@ -50,8 +51,7 @@ final class ManyRequest extends FormRequest
         }
         if ($this->filled('project')) {
             $name = $this->string('project')->trim()->toString();
-            $project = $user->projects()->whereRaw('lower(name) = ?', [mb_strtolower($name)])->first()
-                ?? $user->projects()->create(['name' => $name, 'area_id' => $user->areas()->firstOrFail()->id]);
+            $project = (new ProjectNames($user))->of($name);
             $columns += ['project_id' => $project->id];
         }
 

@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Models\Task;
 use App\Models\User;
 use App\Tasks\Destination;
+use App\Tasks\ProjectNames;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Collection;
 use Illuminate\Validation\Rule;
@@ -65,8 +66,7 @@ final class SortRequest extends FormRequest
     private function projectOf(User $user): array
     {
         $name = $this->string('project')->trim()->toString();
-        $project = $user->projects()->whereRaw('lower(name) = ?', [mb_strtolower($name)])->first()
-            ?? $user->projects()->create(['name' => $name, 'area_id' => $this->tasks($user)->first()->area_id ?? $user->areas()->firstOrFail()->id]);
+        $project = (new ProjectNames($user))->of($name, $this->tasks($user)->first()?->area_id);
 
         return ['project_id' => $project->id, 'area_id' => $project->area_id];
     }

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\TaskStage;
 use App\Models\User;
+use App\Tasks\ProjectNames;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -80,8 +81,7 @@ final class WeighRequest extends FormRequest
         }
         $name = $this->string('project')->trim()->toString();
         if ($name !== '') {
-            $project = $user->projects()->whereRaw('lower(name) = ?', [mb_strtolower($name)])->first()
-                ?? $user->projects()->create(['name' => $name, 'area_id' => $user->areas()->firstOrFail()->id]);
+            $project = (new ProjectNames($user))->of($name);
             $columns += ['project_id' => $project->id];
         }
 
