@@ -26,8 +26,7 @@ final readonly class FreePlace
         }
         $time = $this->times->load($user, $day, 1);
         $span = $time->span();
-        $taken = $user->blocks()->where('state', BlockState::Planned)->where('starts_at', '<', RowMapper::moment($span->end))
-            ->where('ends_at', '>', RowMapper::moment($span->start))->get()
+        $taken = Blocks::during($user, $span)->where('state', BlockState::Planned)->get()
             ->map(static fn (Block $block): Interval => RowMapper::time($block))->all();
         $step = (int) config('nekto.step');
         $first = intdiv(RowMapper::minute($now) + $step - 1, $step) * $step;

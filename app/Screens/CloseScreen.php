@@ -11,6 +11,7 @@ use App\Models\Entry;
 use App\Models\Occurrence;
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\Blocks;
 use App\Planning\PastRatios;
 use App\Planning\RowMapper;
 use App\Planning\WorkTimeLoader;
@@ -32,7 +33,7 @@ final readonly class CloseScreen
         $time = $this->times->load($user, $day, 2);
         $span = $time->zone->day($day);
         [$from, $until] = [RowMapper::moment($span->start), RowMapper::moment($span->end)];
-        $blocks = $user->blocks()->with(['task.area'])->where('starts_at', '<', $until)->where('ends_at', '>', $from)->orderBy('starts_at')->get();
+        $blocks = Blocks::during($user, $span)->with('task.area')->get();
         $entries = $user->entries()->where('starts_at', '>=', $from)->where('starts_at', '<', $until)->orderBy('starts_at')->get();
         $tasks = $blocks->map(static fn (Block $block): Task => $block->task)->keyBy('id');
         $other = $user->tasks()->withTrashed()->with('area')->findMany($entries->pluck('task_id')->filter()->diff($tasks->keys())->unique()->all())->keyBy('id');
@@ -41,8 +42,7 @@ final readonly class CloseScreen
         $held = (int) $meetings->filter(static fn (Occurrence $one): bool => $one->ends_at <= $now)->sum(static fn (Occurrence $one): int => RowMapper::time($one)->length());
         $next = $day->plusDays(1);
         $nextTime = $this->times->load($user, $next, 1);
-        $nextSpan = $nextTime->span();
-        $coming = $user->blocks()->with('task.area')->where('starts_at', '<', RowMapper::moment($nextSpan->end))->where('ends_at', '>', RowMapper::moment($nextSpan->start))->orderBy('starts_at')->get();
+        $coming = Blocks::during($user, $nextTime->span())->with('task.area')->get();
 
         return [
             'day' => $day,

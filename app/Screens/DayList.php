@@ -8,6 +8,7 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\Blocks;
 use App\Planning\Picks;
 use App\Planning\RowMapper;
 use App\Planning\Zones;
@@ -29,8 +30,7 @@ final readonly class DayList
     {
         $zone = Zones::named($user->zone);
         $span = $zone->day($day);
-        $blocks = $user->blocks()->with(['task.area', 'task.project'])->where('state', '!=', BlockState::Passed)
-            ->where('starts_at', '<', RowMapper::moment($span->end))->where('ends_at', '>', RowMapper::moment($span->start))->orderBy('starts_at')->get();
+        $blocks = Blocks::during($user, $span)->with(['task.area', 'task.project'])->where('state', '!=', BlockState::Passed)->get();
         $parts = ['morning' => [], 'afternoon' => [], 'evening' => [], 'any time' => []];
         $minutes = $done = 0;
         foreach ($blocks->groupBy('task_id') as $some) {

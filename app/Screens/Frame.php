@@ -6,6 +6,7 @@ namespace App\Screens;
 
 use App\Clock;
 use App\Models\User;
+use App\Planning\Blocks;
 use App\Planning\RowMapper;
 use App\Planning\WorkTimeLoader;
 use App\Wording\ChangeNote;
@@ -27,9 +28,7 @@ final readonly class Frame
         $today = RowMapper::today($user, $now);
         $time = $this->times->load($user, $today, 1);
         $span = $time->span();
-        $blocks = $user->blocks()->with('task.area')
-            ->where('starts_at', '<', RowMapper::moment($span->end))->where('ends_at', '>', RowMapper::moment($span->start))
-            ->orderBy('starts_at')->get();
+        $blocks = Blocks::during($user, $span)->with('task.area')->get();
         $undo = $user->planRevisions()->whereNull('undone_at')->latest('id')->first(['id', 'user_id', 'cause', 'moves', 'seen_at', 'made_at']);
         $view->getFactory()->share([
             'person' => $user,

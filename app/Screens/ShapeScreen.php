@@ -7,6 +7,7 @@ namespace App\Screens;
 use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\User;
+use App\Planning\Blocks;
 use App\Planning\RowMapper;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -25,9 +26,7 @@ final readonly class ShapeScreen
         $time = $this->candidates->time($user, $first);
         $span = $time->zone->day($day);
         $planned = PlannedTimes::of($user);
-        $blocks = $user->blocks()->with('task.area')
-            ->where('starts_at', '<', RowMapper::moment($span->end))->where('ends_at', '>', RowMapper::moment($span->start))
-            ->orderBy('starts_at')->get();
+        $blocks = Blocks::during($user, $span)->with('task.area')->get();
         $candidates = $this->candidates->of($user, $planned, $time, $now)->filter(static fn (Candidate $one): bool => $one->importance !== null);
         $chosen = $blocks->firstWhere('id', $selected);
         $gauge = Gauge::of($time, $day, $blocks, $candidates, $now, $chosen);

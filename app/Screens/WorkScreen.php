@@ -9,6 +9,7 @@ use App\Models\BlockState;
 use App\Models\Entry;
 use App\Models\Occurrence;
 use App\Models\User;
+use App\Planning\Blocks;
 use App\Planning\RowMapper;
 use App\Work\Timer;
 use Carbon\CarbonImmutable;
@@ -25,8 +26,7 @@ final readonly class WorkScreen
         $today = RowMapper::today($user, $now);
         $time = $this->candidates->time($user, $today);
         $day = $time->zone->day($today);
-        $blocks = $user->blocks()->with(['task.area', 'task.project', 'task.subtasks', 'task.links'])
-            ->where('starts_at', '<', RowMapper::moment($day->end))->where('ends_at', '>', RowMapper::moment($day->start))->orderBy('starts_at')->get();
+        $blocks = Blocks::during($user, $day)->with(['task.area', 'task.project', 'task.subtasks', 'task.links'])->get();
         $running = Timer::running($user);
         $current = $this->current($blocks, $running, $now);
         $task = $current->task ?? ($running?->task_id === null ? null : $user->tasks()->with(['area', 'project', 'subtasks', 'links'])->find($running->task_id));

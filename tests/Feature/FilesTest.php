@@ -142,6 +142,17 @@ final class FilesTest extends FeatureTestCase
         self::assertSame(10_000, $this->ines->tasks()->count());
     }
 
+    #[Test]
+    public function a_project_with_a_hyphen_goes_out_and_comes_back_as_itself(): void
+    {
+        $this->ines->projects()->create(['name' => 'Follow-up', 'area_id' => $this->ines->areas()->firstOrFail()->id]);
+        $this->look('one.txt', 'Thank the lenders +Follow-up');
+        $this->take();
+
+        self::assertSame(['Follow-up'], $this->ines->projects()->pluck('name')->all());
+        self::assertSame('Follow-up', $this->ines->tasks()->firstOrFail()->project?->name);
+    }
+
     /** @return TestResponse<Response> */
     private function look(string $name, string $bytes): TestResponse
     {

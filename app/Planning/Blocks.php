@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Block;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Nekto\Core\Time\Interval;
+
+/** A person's blocks by when they are. */
+final readonly class Blocks
+{
+    /** @return HasMany<Block, User> those that lie in the span, wholly or in part, by start */
+    public static function during(User $user, Interval $span): HasMany
+    {
+        return $user->blocks()->where('starts_at', '<', RowMapper::moment($span->end))->where('ends_at', '>', RowMapper::moment($span->start))->orderBy('starts_at');
+    }
+}
