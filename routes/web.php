@@ -15,6 +15,7 @@ use App\Http\Controllers\MeetingController;
 use App\Http\Controllers\MessageController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\ProjectController;
+use App\Http\Controllers\ReserveController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SettingsController;
 use App\Http\Controllers\ShapeController;
@@ -24,6 +25,7 @@ use App\Http\Controllers\SubtaskController;
 use App\Http\Controllers\TaskController;
 use App\Http\Controllers\TemplateController;
 use App\Http\Controllers\TokenController;
+use App\Http\Controllers\TryController;
 use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WeighController;
 use App\Http\Controllers\WorkController;
@@ -78,6 +80,7 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::delete('/tasks/{task}', [TaskController::class, 'destroy']);
     Route::post('/tasks/{task}/weigh', [TaskController::class, 'weigh']);
     Route::post('/tasks/{task}/place', [BlockController::class, 'place']);
+    Route::post('/tasks/{task}/try', [TryController::class, 'place']);
 
     Route::post('/tasks/{task}/subtasks', [SubtaskController::class, 'store']);
     Route::patch('/subtasks/{subtask}', [SubtaskController::class, 'update']);
@@ -133,7 +136,9 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::delete('/work/entries/{entry}', [WorkController::class, 'destroy']);
 
     Route::get('/shape/{date}/list', DayListController::class);
-    Route::get('/shape/{date?}', ShapeController::class);
+    Route::post('/shape/morning', [ShapeController::class, 'morning']);
+    Route::get('/shape/{date?}', [ShapeController::class, 'show']);
+    Route::post('/plan/change', [PlanController::class, 'change']);
     Route::post('/plan/lay-out', [PlanController::class, 'layOut']);
     Route::post('/plan/pick', [PlanController::class, 'pick']);
     Route::post('/plan/end-day', [PlanController::class, 'end']);
@@ -142,10 +147,20 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::post('/plan/seen', [PlanController::class, 'seen']);
 
     Route::patch('/blocks/{block}', [BlockController::class, 'move']);
+    Route::post('/blocks/{block}/try', [TryController::class, 'move']);
+    Route::post('/blocks/{block}/split', [BlockController::class, 'split']);
+    Route::post('/blocks/{block}/join', [BlockController::class, 'join']);
+    Route::post('/blocks/{block}/swap', [BlockController::class, 'swap']);
+    Route::post('/blocks/{block}/send', [BlockController::class, 'send']);
     Route::post('/blocks/{block}/anchor', [BlockController::class, 'anchor']);
     Route::post('/blocks/{block}/release', [BlockController::class, 'release']);
     Route::post('/blocks/{block}/done', [BlockController::class, 'done']);
     Route::post('/blocks/{block}/part', [BlockController::class, 'partDone']);
+
+    Route::post('/reserves', [ReserveController::class, 'store']);
+    Route::patch('/reserves/{reserve}', [ReserveController::class, 'update']);
+    Route::delete('/reserves/{reserve}', [ReserveController::class, 'destroy']);
+    Route::post('/reserves/{reserve}/tasks', [ReserveController::class, 'put']);
 
     Route::get('/meetings', [MeetingController::class, 'index']);
     Route::post('/meetings', [MeetingController::class, 'store'])->middleware('throttle:upload');

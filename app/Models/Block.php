@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool $kept an undo put it back: healing leaves it alone
  * @property BlockState $state
  * @property list<array<string, int|string>>|null $reasons code and facts, as the core gave them
+ * @property int|null $reserve_id the batch it is part of
  * @property-read Task $task
  * @property-read User $user
  */
@@ -27,9 +28,9 @@ final class Block extends Model
 {
     public $timestamps = false;
 
-    protected $fillable = ['task_id', 'starts_at', 'ends_at', 'anchored', 'kept', 'state', 'reasons'];
+    protected $fillable = ['task_id', 'starts_at', 'ends_at', 'anchored', 'kept', 'state', 'reasons', 'reserve_id'];
 
-    protected $attributes = ['anchored' => false, 'kept' => false, 'state' => 'planned', 'reasons' => null];
+    protected $attributes = ['anchored' => false, 'kept' => false, 'state' => 'planned', 'reasons' => null, 'reserve_id' => null];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -61,6 +62,7 @@ final class Block extends Model
             'kept' => 'boolean',
             'state' => BlockState::class,
             'reasons' => 'array',
+            'reserve_id' => 'integer',
         ];
     }
 }

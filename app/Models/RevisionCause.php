@@ -20,6 +20,17 @@ enum RevisionCause: string
     case Ended = 'ended';
     case Longer = 'longer';
     case Blocked = 'blocked';
+    case Split = 'split';
+    case Joined = 'joined';
+    case Swapped = 'swapped';
+    case Sent = 'sent';
+    case Banked = 'banked';
+    case Reserved = 'reserved';
+    case Batched = 'batched';
+    case Left = 'left';
+    case WayTaken = 'way_taken';
+    case Overran = 'overran';
+    case Minutes = 'minutes';
     case Caught = 'caught';
     case Sorted = 'sorted';
     case Imported = 'imported';
@@ -27,6 +38,6 @@ enum RevisionCause: string
     /** True where no one pressed anything. */
     public function isAutomatic(): bool
     {
-        return $this === self::Healed;
+        return $this === self::Healed || $this === self::Overran;
     }
 }

@@ -9,16 +9,12 @@ use App\Models\BlockState;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\Task;
-use App\Models\User;
-use App\Wording\Times;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Time\LocalDay;
 
 /** What a person does to a block by hand. Each is one revision, and the rest of the plan makes way at once. */
 final readonly class BlockEdit
 {
-    /** A block can be fixed this far ahead. */
-    private const MOST_DAYS = 366;
-
     public function __construct(private Replan $replan) {}
 
     /**
@@ -28,10 +24,10 @@ final readonly class BlockEdit
      */
     public function move(Block $block, CarbonImmutable $start, CarbonImmutable $end, CarbonImmutable $now, RevisionCause $cause = RevisionCause::Moved): ?PlanRevision
     {
-        $this->ensureFree($block->user, $block, $start, $end, $now);
+        FixedTime::ensureFree($block->user, $start, $end, $now, [$block->id], begun: $block->starts_at < $now && $start->equalTo($block->starts_at));
 
         return ($this->replan)($block->user, $now, $cause, first: function () use ($block, $start, $end): void {
-            $block->update(['starts_at' => $start, 'ends_at' => $end, 'anchored' => true, 'kept' => false]);
+            $block->update(['starts_at' => $start, 'ends_at' => $end, 'anchored' => true, 'kept' => false, 'reserve_id' => null]);
             $this->growToFit($block->task);
         });
     }
@@ -48,12 +44,23 @@ final readonly class BlockEdit
         }
         $step = (int) config('nekto.step');
         $minutes = intdiv(min((int) $task->minutes_left, $task->max_chunk) + $step - 1, $step) * $step;
-        $this->ensureFree($task->user, null, $start, $start->addMinutes($minutes), $now);
+        FixedTime::ensureFree($task->user, $start, $start->addMinutes($minutes), $now);
 
-        return ($this->replan)($task->user, $now, RevisionCause::Placed, first: function () use ($task, $start, $minutes): void {
+        return ($this->replan)($task->user, $now, RevisionCause::Placed, first: static function () use ($task, $start, $minutes): void {
+            $task->not_before > $start && $task->update(['not_before' => null]); // it had been put off, and is wanted after all
             $block = $task->blocks()->make(['starts_at' => $start, 'ends_at' => $start->addMinutes($minutes), 'anchored' => true]);
             $block->user_id = $task->user_id;
             $block->save();
+        });
+    }
+
+    /** On that day's list, with or without a time of its own: planning finds one if there is one. */
+    public function pick(Task $task, LocalDay $day, CarbonImmutable $now): ?PlanRevision
+    {
+        $end = RowMapper::moment(Zones::named($task->user->zone)->day($day)->end);
+
+        return ($this->replan)($task->user, $now, RevisionCause::Picked, first: static function () use ($task, $day, $end): void {
+            $task->update(['picked_on' => $day->asString(), ...($task->not_before >= $end ? ['not_before' => null] : [])]);
         });
     }
 
@@ -61,7 +68,7 @@ final readonly class BlockEdit
     public function release(Block $block, CarbonImmutable $now): ?PlanRevision
     {
         return ($this->replan)($block->user, $now, RevisionCause::Released, first: function () use ($block): void {
-            $block->update(['anchored' => false, 'kept' => false]);
+            $block->update(['anchored' => false, 'kept' => false, 'reserve_id' => null]);
         });
     }
 
@@ -114,25 +121,6 @@ final readonly class BlockEdit
             ->sum(static fn (Block $block): int => RowMapper::time($block)->length());
         if ($fixed > (int) $task->minutes_left) {
             $task->update(['minutes_left' => $fixed, 'estimate' => max((int) $task->estimate, $fixed)]);
-        }
-    }
-
-    /** @throws PlanConflict */
-    private function ensureFree(User $user, ?Block $block, CarbonImmutable $start, CarbonImmutable $end, CarbonImmutable $now): void
-    {
-        $begun = $block !== null && $block->starts_at < $now && $start->equalTo($block->starts_at);
-        if ($end <= $now || ($start < $now && ! $begun)) {
-            throw PlanConflict::passed();
-        }
-        if ($end > $now->addDays(self::MOST_DAYS)) {
-            throw PlanConflict::tooFar();
-        }
-        $other = $user->blocks()->where('state', BlockState::Planned)->whereKeyNot($block === null ? 0 : $block->id)
-            ->where('starts_at', '<', $end->utc())->where('ends_at', '>', $start->utc())
-            ->where(fn ($query) => $query->where('anchored', true)->orWhere('kept', true)->orWhere('starts_at', '<=', $now))
-            ->with('task')->orderBy('starts_at')->first();
-        if ($other !== null) {
-            throw PlanConflict::anchored($other->task->title, Times::range($user, $other->starts_at, $other->ends_at));
         }
     }
 }

@@ -9,6 +9,7 @@ use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
 use Nekto\Core\Time\LocalDay;
@@ -18,26 +19,41 @@ final readonly class FreePlace
 {
     public function __construct(private WorkTimeLoader $times) {}
 
-    /** @throws PlanConflict if the day has none long enough, or the task cannot be planned */
-    public function on(User $user, Task $task, LocalDay $day, CarbonImmutable $now): CarbonImmutable
+    /**
+     * Null if the day has none long enough.
+     *
+     * @throws PlanConflict if the task cannot be planned
+     */
+    public function on(User $user, Task $task, LocalDay $day, CarbonImmutable $now): ?CarbonImmutable
     {
         if (! $task->hasWorkToPlan()) {
             throw PlanConflict::notPlannable();
         }
+        $blocks = Blocks::during($user, $this->times->load($user, $day, 1)->span())->where('state', BlockState::Planned)->get();
+
+        return $this->first($user, $task->hoursSet(), $day, min((int) $task->minutes_left, $task->max_chunk), $now, $blocks);
+    }
+
+    /**
+     * The first stretch of so many minutes in which nothing is fixed; what lies there otherwise gives way.
+     *
+     * @param  Collection<int, Block>  $around  blocks that stay where they are
+     */
+    public function first(User $user, int $set, LocalDay $day, int $minutes, CarbonImmutable $now, Collection $around): ?CarbonImmutable
+    {
         $time = $this->times->load($user, $day, 1);
         $span = $time->span();
-        $taken = Blocks::during($user, $span)->where('state', BlockState::Planned)->get()
-            ->map(static fn (Block $block): Interval => RowMapper::time($block))->all();
+        $taken = $around->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all();
         $step = (int) config('nekto.step');
         $first = intdiv(RowMapper::minute($now) + $step - 1, $step) * $step;
-        $free = $time->open($task->hoursSet())->without(IntervalSet::covering(...$taken))->between(max($first, $span->start), $span->end);
-        $needed = min((int) $task->minutes_left, $task->max_chunk);
+        $free = $time->open($set)->without(IntervalSet::covering(...$taken))->between(max($first, $span->start), $span->end);
         foreach ($free->intervals as $gap) {
             $start = intdiv($gap->start + $step - 1, $step) * $step;
-            if ($gap->end - $start >= $needed) {
+            if ($gap->end - $start >= $minutes) {
                 return RowMapper::moment($start);
             }
         }
-        throw PlanConflict::noTime($task->title);
+
+        return null;
     }
 }

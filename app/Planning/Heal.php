@@ -31,7 +31,7 @@ final readonly class Heal
     }
 
     /** @phpstan-impure another process may have mended the plan meanwhile */
-    private function isNeeded(User $user, CarbonImmutable $now): bool
+    public function isNeeded(User $user, CarbonImmutable $now): bool
     {
         $planned = DB::table('blocks')->where('user_id', $user->id)->where('state', BlockState::Planned->value)->where('kept', false);
 

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
+use App\Models\Block;
+use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Collection;
 use Nekto\Core\Time\LocalDay;
 
 /**
@@ -48,6 +51,20 @@ final readonly class Picks
         return $day->number === $this->today->number && $this->user->carry_picks
             ? $this->withLeftOvers($tasks)
             : $tasks->where('tasks.picked_on', $day->asString());
+    }
+
+    /**
+     * @param  Collection<int, Block>  $blocks  of that day
+     * @return Collection<int, Task> those whose pick stands for the day and that have no time on it, most important first
+     */
+    public function withoutTime(LocalDay $day, Collection $blocks): Collection
+    {
+        if ($day->number < $this->today->number) {
+            return new Collection;
+        }
+        $timed = $blocks->reject(static fn (Block $block): bool => $block->state === BlockState::Passed)->pluck('task_id')->unique()->all();
+
+        return $this->of($this->user->tasks()->plannable()->getQuery(), $day)->whereNotIn('tasks.id', $timed)->with('area')->orderByDesc('importance')->orderBy('id')->get()->toBase();
     }
 
     /**

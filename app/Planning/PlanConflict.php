@@ -41,4 +41,29 @@ final class PlanConflict extends \RuntimeException
     {
         return new self(__('plan.conflict.not_plannable'));
     }
+
+    public static function tooShortToSplit(int $step): self
+    {
+        return new self(__('plan.conflict.too_short_to_split', ['minutes' => 2 * $step]));
+    }
+
+    public static function nothingToJoin(string $title): self
+    {
+        return new self(__('plan.conflict.nothing_to_join', ['title' => $title]));
+    }
+
+    public static function cannotSwap(): self
+    {
+        return new self(__('plan.conflict.cannot_swap'));
+    }
+
+    public static function beyondPlan(int $days): self
+    {
+        return new self(__('plan.conflict.beyond_plan', ['days' => $days]));
+    }
+
+    public static function notSmall(string $title, int $minutes): self
+    {
+        return new self(__('plan.conflict.not_small', ['title' => $title, 'minutes' => $minutes]));
+    }
 }

@@ -9,6 +9,7 @@ use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** Keeps what each change of the plan did to its rows, so that undo brings back exactly what was. */
@@ -62,7 +63,7 @@ final readonly class PlanJournal
                     $this->restore($user, $table, $row['before'], $row['after']);
                 }
             }
-            if ($revision->cause === RevisionCause::Healed) {
+            if ($revision->cause->isAutomatic()) {
                 $this->keep($user, $revision);
             }
             $revision->update(['undone_at' => $now, 'seen_at' => $now]);
@@ -78,7 +79,7 @@ final readonly class PlanJournal
     private function restore(User $user, string $table, ?array $before, ?array $after): void
     {
         $id = $before['id'] ?? $after['id'] ?? null;
-        $rows = DB::table($table)->where('user_id', $user->id)->where('id', $id);
+        $rows = $this->own($user, $table)->where('id', $id);
         if ($before === null) {
             $rows->delete();
         } elseif ($table === 'tasks' || $after !== null) {
@@ -86,6 +87,13 @@ final readonly class PlanJournal
         } else {
             DB::table($table)->updateOrInsert(['id' => $id], $before);
         }
+    }
+
+    private function own(User $user, string $table): Builder
+    {
+        return $table === 'hours_exceptions'
+            ? DB::table($table)->whereIn('hours_set_id', DB::table('hours_sets')->where('user_id', $user->id)->select('id'))
+            : DB::table($table)->where('user_id', $user->id);
     }
 
     /** What healing had moved would be moved again within a minute: the blocks that came back are left alone from now on. */
@@ -99,14 +107,19 @@ final readonly class PlanJournal
     private function rows(User $user, CarbonImmutable $now): array
     {
         $since = $now->subDays(self::HISTORY_DAYS)->toDateTimeString();
-        $blocks = DB::table('blocks')->where('user_id', $user->id)
-            ->where(fn ($query) => $query->where('state', BlockState::Planned->value)->orWhere('ends_at', '>=', $since));
-        $tasks = DB::table('tasks')->where('user_id', $user->id)
-            ->where(fn ($query) => $query->whereNull('done_at')->orWhere('done_at', '>=', $since))
-            ->where(fn ($query) => $query->whereNull('deleted_at')->orWhere('deleted_at', '>=', $since))->select(self::TASK_COLUMNS);
-        $entries = DB::table('entries')->where('user_id', $user->id)->where('starts_at', '>=', $since);
+        $queries = [
+            'tasks' => $this->own($user, 'tasks')
+                ->where(fn ($query) => $query->whereNull('done_at')->orWhere('done_at', '>=', $since))
+                ->where(fn ($query) => $query->whereNull('deleted_at')->orWhere('deleted_at', '>=', $since))->select(self::TASK_COLUMNS),
+            'reserves' => $this->own($user, 'reserves')->where('ends_at', '>=', $since),
+            'blocks' => $this->own($user, 'blocks')
+                ->where(fn ($query) => $query->where('state', BlockState::Planned->value)->orWhere('ends_at', '>=', $since)),
+            'entries' => $this->own($user, 'entries')->where('starts_at', '>=', $since),
+            'early_ends' => $this->own($user, 'early_ends')->where('until_at', '>=', $since),
+            'hours_exceptions' => $this->own($user, 'hours_exceptions')->where('date', '>=', substr($since, 0, 10)),
+        ];
         $rows = [];
-        foreach (['tasks' => $tasks, 'blocks' => $blocks, 'entries' => $entries, 'early_ends' => DB::table('early_ends')->where('user_id', $user->id)->where('until_at', '>=', $since)] as $table => $query) {
+        foreach ($queries as $table => $query) {
             $rows[$table] = $query->get()->map(static fn (object $row): array => (array) $row)->keyBy('id')->all();
         }
 

@@ -30,15 +30,16 @@ final readonly class ProblemLoader
 
     /**
      * @param  bool  $afresh  true: no regard to the last plan; false: calm
+     * @param  list<int>  $hold  tasks whose blocks stay where they are
      */
-    public function load(User $user, CarbonImmutable $now, bool $afresh): LoadedProblem
+    public function load(User $user, CarbonImmutable $now, bool $afresh, array $hold = []): LoadedProblem
     {
         $today = RowMapper::today($user, $now);
         $time = $this->times->load($user, $today, (int) config('nekto.horizon_days'));
         $tasks = $user->tasks()->plannable()->with('area')->orderBy('id')->get()->keyBy('id');
         $blocks = $user->blocks()->where('state', BlockState::Planned)->orderBy('starts_at')->get()
             ->filter(static fn (Block $block): bool => $tasks->has($block->task_id))->values();
-        [$fixed, $movable] = $blocks->partition(static fn (Block $block): bool => self::isFixed($block, $now));
+        [$fixed, $movable] = $blocks->partition(static fn (Block $block): bool => self::isFixed($block, $now, in_array($block->task_id, $hold, true)));
         $waiting = $afresh ? collect() : $movable->filter(static fn (Block $block): bool => $block->kept && RowMapper::end($block) <= RowMapper::minute($now));
         $movable = $movable->diff($waiting)->values();
         $anchored = self::coreBlocks($fixed, true);
@@ -65,12 +66,12 @@ final readonly class ProblemLoader
         ), $time, $tasks, $movable);
     }
 
-    /** Anchored, begun, or put back by an undo: planning goes around it. */
-    private static function isFixed(Block $block, CarbonImmutable $now): bool
+    /** Anchored, begun, put back by an undo or held: planning goes around it. */
+    private static function isFixed(Block $block, CarbonImmutable $now, bool $held): bool
     {
         $minute = RowMapper::minute($now);
 
-        return RowMapper::end($block) > $minute && ($block->anchored || $block->kept || RowMapper::start($block) <= $minute);
+        return RowMapper::end($block) > $minute && ($block->anchored || $block->kept || $held || RowMapper::start($block) <= $minute);
     }
 
     /**

@@ -28,15 +28,16 @@ final readonly class Replan
 
     /**
      * @param  bool  $afresh  lay everything out anew instead of moving only what must
+     * @param  list<int>  $hold  tasks whose blocks stay where they are
      * @param  \Closure(): void|null  $first  changes of rows that belong to the same revision
      */
-    public function __invoke(User $user, CarbonImmutable $now, RevisionCause $cause, bool $afresh = false, ?\Closure $first = null): ?PlanRevision
+    public function __invoke(User $user, CarbonImmutable $now, RevisionCause $cause, bool $afresh = false, ?\Closure $first = null, array $hold = []): ?PlanRevision
     {
-        return $this->journal->record($user, $cause, $now, function () use ($user, $now, $afresh, $first): array {
+        return $this->journal->record($user, $cause, $now, function () use ($user, $now, $afresh, $first, $hold): array {
             $first === null || $first();
             $this->plans->dropWithoutWork($user);
-            $calm = $this->problems->load($user, $now, false);
-            $loaded = $afresh ? $this->problems->load($user, $now, true) : $calm;
+            $calm = $this->problems->load($user, $now, false, $hold);
+            $loaded = $afresh ? $this->problems->load($user, $now, true, $hold) : $calm;
             $plan = $this->planner->plan($loaded->problem);
             $passed = $loaded->movable->filter(static fn ($block): bool => $block->ends_at <= $now)->pluck('task_id')->unique();
             $this->plans->replace($user, $loaded, $plan, $now);

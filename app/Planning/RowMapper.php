@@ -8,6 +8,7 @@ use App\Models\Block;
 use App\Models\Entry;
 use App\Models\HoursSet;
 use App\Models\Occurrence;
+use App\Models\Reserve;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Hours\Stretch;
@@ -49,19 +50,19 @@ final class RowMapper
         return new WeeklyHours(array_fill_keys(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'], $lunch));
     }
 
-    public static function time(Block|Occurrence $row): Interval
+    public static function time(Block|Occurrence|Reserve $row): Interval
     {
         return new Interval(self::start($row), self::end($row));
     }
 
     /** Like minute($row->starts_at), without making a date object: a page asks this thousands of times. */
-    public static function start(Block|Occurrence|Entry $row): int
+    public static function start(Block|Occurrence|Entry|Reserve $row): int
     {
         return self::stored((string) $row->getAttributes()['starts_at']);
     }
 
     /** Like minute($row->ends_at), which must not be null. */
-    public static function end(Block|Occurrence|Entry $row): int
+    public static function end(Block|Occurrence|Entry|Reserve $row): int
     {
         return self::stored((string) $row->getAttributes()['ends_at']);
     }

@@ -6,6 +6,7 @@ namespace App\Planning;
 
 use App\Models\HoursSet;
 use App\Models\Occurrence;
+use App\Models\Reserve;
 use App\Models\User;
 use Illuminate\Support\Collection;
 use Nekto\Core\Day\DayLoad;
@@ -37,6 +38,7 @@ final readonly class WorkTime
     /**
      * @param  Collection<int, HoursSet>  $sets  with their exceptions
      * @param  Collection<int, Occurrence>  $occurrences  with their meetings, by start
+     * @param  list<Reserve>  $reserves  time kept free by hand, by start
      * @param  list<Interval>  $ended  ends of days that the person cleared
      */
     public function __construct(
@@ -45,6 +47,7 @@ final readonly class WorkTime
         public int $days,
         public Collection $sets,
         public Collection $occurrences,
+        public array $reserves = [],
         public array $ended = [],
     ) {
         $this->zone = Zones::named($user->zone);
@@ -61,6 +64,9 @@ final readonly class WorkTime
             if (RowMapper::blocks($occurrence)) {
                 $busy[] = RowMapper::withBuffers($occurrence, $user);
             }
+        }
+        foreach ($reserves as $reserve) {
+            $busy[] = RowMapper::time($reserve);
         }
         $this->busy = IntervalSet::covering(...$busy);
         $this->open = array_map(fn (IntervalSet $set): IntervalSet => $set->without($this->busy), $hours);

@@ -9,7 +9,7 @@ use App\Models\User;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\LocalDay;
 
-/** Reads a person's hours and meetings over some days, in four queries. */
+/** Reads a person's hours and meetings over some days, in five queries. */
 final readonly class WorkTimeLoader
 {
     public function load(User $user, LocalDay $first, int $days): WorkTime
@@ -25,6 +25,7 @@ final readonly class WorkTimeLoader
             $user->hoursSets()->with('exceptions')->get(),
             $user->occurrences()->with('meeting:id,lead_minutes,ignored')
                 ->where('starts_at', '<', $until)->where('ends_at', '>', $from)->orderBy('starts_at')->orderBy('id')->get(),
+            array_values($user->reserves()->where('starts_at', '<', $until)->where('ends_at', '>', $from)->get()->all()),
             array_values($user->earlyEnds()->where('from_at', '<', $until)->where('until_at', '>', $from)->get()
                 ->map(static fn (EarlyEnd $one): Interval => new Interval(RowMapper::minute($one->from_at), RowMapper::minute($one->until_at)))->all()),
         );

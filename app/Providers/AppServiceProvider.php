@@ -74,6 +74,7 @@ final class AppServiceProvider extends ServiceProvider
             'saved' => static fn (User $user) => $user->savedViews(),
             'area' => static fn (User $user) => $user->areas(),
             'entry' => static fn (User $user) => $user->entries(),
+            'reserve' => static fn (User $user) => $user->reserves(),
             'context' => static fn (User $user) => $user->contexts(),
         ];
         foreach ($own as $name => $rows) {

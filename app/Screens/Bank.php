@@ -32,12 +32,15 @@ final readonly class Bank
     /**
      * @param  Collection<int, Candidate>  $candidates
      * @param  Collection<int, Block>  $blocks  of the day
+     * @param  Collection<int, Task>  $untimed  picked for it, without a time on it
      */
-    public static function of(User $user, Collection $candidates, Collection $blocks, PlannedTimes $planned, LocalDay $day, WorkTime $time, CarbonImmutable $now, bool $whole): self
+    public static function of(User $user, Collection $candidates, Collection $blocks, PlannedTimes $planned, LocalDay $day, WorkTime $time, CarbonImmutable $now, bool $whole, Collection $untimed): self
     {
         $onDay = $blocks->pluck('task_id')->flip();
         $minute = RowMapper::minute($now);
         $free = Candidate::byPull($candidates->reject(static fn (Candidate $one): bool => $onDay->has($one->id) || ! $one->isNext));
+        $picked = $free->intersectByKeys($untimed->keyBy('id'));
+        $free = $free->diffKeys($picked);
         $soonEnd = $time->zone->day($day->plusDays(self::SOON_DAYS))->end;
         $soon = $free->filter(static fn (Candidate $one): bool => $one->due !== null && $one->due <= $soonEnd)->sortBy('due');
         $soon = $whole ? $soon : $soon->take(self::MOST_SOON);
@@ -46,9 +49,9 @@ final readonly class Bank
         $carried = $whole ? $carried : $carried->take(self::MOST_CARRIED);
         $best = $rest->diffKeys($carried);
         $best = $whole ? $best : $best->take(max(3, self::ROWS - $soon->count() - $carried->count()));
-        $tasks = $user->tasks()->with('area')->findMany([...$soon->keys(), ...$carried->keys(), ...$best->keys()])->keyBy('id');
+        $tasks = $user->tasks()->with('area')->findMany([...$picked->keys(), ...$soon->keys(), ...$carried->keys(), ...$best->keys()])->keyBy('id');
         $groups = [];
-        foreach (['due_soon' => $soon, 'carried' => $carried, 'best_pull' => $best] as $name => $some) {
+        foreach (['picked' => $picked, 'due_soon' => $soon, 'carried' => $carried, 'best_pull' => $best] as $name => $some) {
             if ($some->isNotEmpty()) {
                 $groups[] = [
                     'name' => __("shape.bank.{$name}"),

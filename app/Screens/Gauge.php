@@ -6,6 +6,8 @@ namespace App\Screens;
 
 use App\Models\Block;
 use App\Models\BlockState;
+use App\Models\Reserve;
+use App\Models\Task;
 use App\Planning\RowMapper;
 use App\Planning\WorkTime;
 use Carbon\CarbonImmutable;
@@ -24,6 +26,9 @@ final readonly class Gauge
 
     private const HEIGHT = 448;
 
+    /** Of a long task so many minutes are thought of for one day. */
+    private const MOST_UNTIMED = 120;
+
     /**
      * @param  array<int, array<string, mixed>>  $pieces  from the foot up: id, label, minutes, bottom, height, hue, deep, state, spent, over
      * @param  array<int, array{name: string, minutes: int, line: int}>  $others  what the other sets of hours carry
@@ -36,6 +41,7 @@ final readonly class Gauge
         public int $deep,
         public int $deepLimit,
         public int $lead,
+        public int $reserved,
         public array $others,
         public float $scale,
         public ?float $chosenAt,
@@ -44,8 +50,9 @@ final readonly class Gauge
     /**
      * @param  Collection<int, Block>  $blocks  of the day, with tasks and areas
      * @param  Collection<int, Candidate>  $candidates
+     * @param  Collection<int, Task>  $untimed  picked for the day, without a time on it
      */
-    public static function of(WorkTime $time, LocalDay $day, Collection $blocks, Collection $candidates, CarbonImmutable $now, ?Block $chosen): self
+    public static function of(WorkTime $time, LocalDay $day, Collection $blocks, Collection $candidates, CarbonImmutable $now, ?Block $chosen, Collection $untimed): self
     {
         $anchored = IntervalSet::covering(...$blocks->filter(static fn (Block $block): bool => $block->anchored && $block->state !== BlockState::Passed)
             ->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all());
@@ -55,9 +62,10 @@ final readonly class Gauge
         $load = $main === null
             ? DayLoad::of(IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), 0)
             : $time->load($main->id, $day, $anchored);
-        $planned = self::minutes($mine);
+        $waiting = $untimed->filter(static fn (Task $task): bool => $task->hoursSet() === $main?->id);
+        $planned = self::minutes($mine) + (int) $waiting->sum(self::untimedMinutes(...));
         $scale = min(self::SCALE, self::HEIGHT / max(60, $load->open, $planned));
-        $pieces = self::stack($mine, $candidates, $time, $day, $now, $load->loadLine, $scale);
+        $pieces = self::stack($mine, $candidates, $time, $day, $now, $load->loadLine, $scale, $waiting);
 
         return new self(
             $main->name ?? '',
@@ -67,10 +75,27 @@ final readonly class Gauge
             self::minutes($blocks->filter(static fn (Block $block): bool => $block->state !== BlockState::Passed && $block->task->demand === Demand::Deep)),
             $time->user->deep_limit,
             self::lead($time, $day),
+            self::reserved($time, $day),
             self::others($time, $day, $counted, $anchored),
             $scale,
-            collect($pieces)->where('id', $chosen?->id)->map(static fn (array $piece): float => $piece['bottom'] + $piece['height'] / 2)->first(),
+            collect($pieces)->where('id', $chosen->id ?? 0)->map(static fn (array $piece): float => $piece['bottom'] + $piece['height'] / 2)->first(),
         );
+    }
+
+    /** What of a task without a time is counted for its day. */
+    public static function untimedMinutes(Task $task): int
+    {
+        return min(self::MOST_UNTIMED, (int) $task->minutes_left);
+    }
+
+    /** Minutes of the main hours that were reserved by hand. */
+    private static function reserved(WorkTime $time, LocalDay $day): int
+    {
+        $span = $time->zone->day($day);
+        $main = $time->sets->first();
+        $times = array_map(static fn (Reserve $reserve): Interval => RowMapper::time($reserve), $time->reserves);
+
+        return $main === null ? 0 : IntervalSet::covering(...$times)->between($span->start, $span->end)->intersection($time->hours[$main->id])->length();
     }
 
     private static function isOn(Block $block, CarbonImmutable $now): bool
@@ -95,9 +120,10 @@ final readonly class Gauge
      *
      * @param  Collection<int, Block>  $blocks
      * @param  Collection<int, Candidate>  $candidates
+     * @param  Collection<int, Task>  $untimed  on top: they have no time yet
      * @return array<int, array<string, mixed>>
      */
-    private static function stack(Collection $blocks, Collection $candidates, WorkTime $time, LocalDay $day, CarbonImmutable $now, int $line, float $scale): array
+    private static function stack(Collection $blocks, Collection $candidates, WorkTime $time, LocalDay $day, CarbonImmutable $now, int $line, float $scale, Collection $untimed): array
     {
         $end = $time->zone->day($day)->end;
         $rank = static fn (Block $block): array => [
@@ -129,6 +155,14 @@ final readonly class Gauge
             ];
             $sum += $length;
         }
+        foreach ($untimed as $task) {
+            $length = self::untimedMinutes($task);
+            $pieces[] = [
+                'id' => null, 'task' => $task->id, 'label' => $task->shortTitle(), 'minutes' => $length, 'bottom' => round($sum * $scale, 1), 'height' => round($length * $scale, 1),
+                'hue' => $task->area->hue, 'deep' => $task->demand === Demand::Deep, 'state' => 'untimed', 'spent' => 0, 'over' => $sum + $length > $line,
+            ];
+            $sum += $length;
+        }
 
         return $pieces;
     }
@@ -142,6 +176,9 @@ final readonly class Gauge
             if (RowMapper::blocks($occurrence)) {
                 $bare[] = RowMapper::time($occurrence);
             }
+        }
+        foreach ($time->reserves as $reserve) {
+            $bare[] = RowMapper::time($reserve);
         }
         $main = $time->sets->first();
 

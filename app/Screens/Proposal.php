@@ -71,7 +71,8 @@ final readonly class Proposal
         return new DayCandidate((string) $one->id, min(self::MOST_A_DAY, (int) $one->left), $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $latest);
     }
 
-    private static function why(User $user, Candidate $one, Task $task, Picks $picked, LocalDay $day, CarbonImmutable $now): string
+    /** The reason a candidate is there. */
+    public static function why(User $user, Candidate $one, Task $task, Picks $picked, LocalDay $day, CarbonImmutable $now): string
     {
         return match (true) {
             $picked->isLeftOver($task) => __('shape.proposed.left_over', ['when' => Times::day($user, CarbonImmutable::parse("{$task->picked_on} 12:00", $user->zone), $now)]),

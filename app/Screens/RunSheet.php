@@ -8,6 +8,7 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Entry;
 use App\Models\Occurrence;
+use App\Models\Reserve;
 use App\Planning\RowMapper;
 use App\Planning\WorkTime;
 use App\Wording\Times;
@@ -46,6 +47,8 @@ final readonly class RunSheet
         public array $meetings,
         /** @var array<int, array<string, mixed>> */
         public array $blocks,
+        /** @var array<int, array<string, mixed>> time kept free by hand, and batches */
+        public array $reserves,
         /** @var array<int, array{top: float, height: float, label: string, kind: string}> lunch, free stretches, time to get there */
         public array $gaps,
         /** @var array<int, array{top: float, height: float, label: string, kind: string}> what really happened */
@@ -74,6 +77,7 @@ final readonly class RunSheet
         Collection $entries,
         CarbonImmutable $now,
         ?Block $chosen,
+        ?int $reserve = null,
     ): self {
         $user = $time->user;
         $whole = $time->zone->day($day);
@@ -98,6 +102,7 @@ final readonly class RunSheet
             self::setNames($time, $day, $span, $place),
             $timed->map(static fn (Occurrence $one): array => self::meeting($one, $time, $span))->values()->all(),
             $sheetBlocks,
+            self::reserves($time, $whole, $span, $blocks, $now, $reserve),
             self::gaps($time, $span, $hours, $busy, $blocks, $place, $now),
             $entries->map(static fn (Entry $entry): array => [
                 'top' => $place(RowMapper::start($entry)),
@@ -137,7 +142,8 @@ final readonly class RunSheet
         foreach ($hours->intervals as $interval) {
             array_push($edges, $interval->start - self::AROUND, $interval->end);
         }
-        foreach ([...$timed, ...$blocks] as $row) {
+        $reserved = array_filter($time->reserves, static fn (Reserve $one): bool => RowMapper::time($one)->overlaps($whole));
+        foreach ([...$timed, ...$blocks, ...$reserved] as $row) {
             array_push($edges, RowMapper::start($row) - 10, RowMapper::end($row));
         }
         $from = $edges === [] ? $time->zone->at($day, self::DEFAULT_FROM) : min($edges);
@@ -226,6 +232,7 @@ final readonly class RunSheet
             'carried' => $block->task->carried,
             'state' => $block->state->value,
             'begun' => $begun,
+            'batched' => $block->reserve_id !== null,
             'movable' => $block->state === BlockState::Planned && $interval->end > RowMapper::minute($now),
             'minutes' => $interval->length(),
             'start' => $interval->start,
@@ -239,6 +246,38 @@ final readonly class RunSheet
             'chosen' => $chosen !== null && $chosen->id === $block->id,
             'mark' => $block->mark(),
         ];
+    }
+
+    /**
+     * @param  Collection<int, Block>  $blocks
+     * @return array<int, array<string, mixed>>
+     */
+    private static function reserves(WorkTime $time, Interval $whole, Interval $span, Collection $blocks, CarbonImmutable $now, ?int $chosen): array
+    {
+        $reserves = [];
+        foreach ($time->reserves as $reserve) {
+            $shown = RowMapper::time($reserve)->intersection($span);
+            if ($shown === null || ! RowMapper::time($reserve)->overlaps($whole)) {
+                continue;
+            }
+            $held = $blocks->where('reserve_id', $reserve->id);
+            $filled = $held->isEmpty() ? $shown->start : min($shown->end, max($shown->start, (int) $held->map(static fn (Block $block): int => RowMapper::end($block))->max()));
+            $reserves[] = [
+                'id' => $reserve->id,
+                'title' => $reserve->title,
+                'count' => $held->count(),
+                'minutes' => RowMapper::time($reserve)->length(),
+                'start' => RowMapper::start($reserve),
+                'range' => Times::range($time->user, $reserve->starts_at, $reserve->ends_at),
+                'movable' => $reserve->ends_at > $now,
+                'chosen' => $chosen === $reserve->id,
+                'top' => round(($shown->start - $span->start) * self::SCALE, 1),
+                'height' => round($shown->length() * self::SCALE, 1),
+                'filled' => round(($filled - $shown->start) * self::SCALE, 1),
+            ];
+        }
+
+        return $reserves;
     }
 
     /** Two lines, one line, or a narrow one: how much text a piece of that height can hold. */
@@ -263,7 +302,10 @@ final readonly class RunSheet
         $times = $blocks->reject(static fn (Block $block): bool => $block->state === BlockState::Passed)
             ->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all();
         $taken = IntervalSet::covering(...$times)->union($time->busy)->union($time->lunch);
-        $bare = IntervalSet::covering(...$busy->map(static fn (Occurrence $one): Interval => RowMapper::time($one))->values()->all());
+        $bare = IntervalSet::covering(
+            ...$busy->map(static fn (Occurrence $one): Interval => RowMapper::time($one))->values()->all(),
+            ...array_map(static fn (Reserve $one): Interval => RowMapper::time($one), $time->reserves),
+        );
         $lead = $time->busy->without($bare)->intersection($hours)->without(IntervalSet::covering(...$times));
         $gaps = [];
         $add = static function (IntervalSet $set, string $kind) use (&$gaps, $span, $place, $time): void {

@@ -8,7 +8,13 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\User;
 use App\Planning\Blocks;
+use App\Planning\Change;
+use App\Planning\ChangeKind;
+use App\Planning\Heal;
+use App\Planning\MakeChange;
+use App\Planning\Picks;
 use App\Planning\RowMapper;
+use App\Planning\Trial;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Time\LocalDay;
@@ -16,10 +22,10 @@ use Nekto\Core\Time\LocalDay;
 /** The run sheet of a day, what it carries, and what else could be done. */
 final readonly class ShapeScreen
 {
-    public function __construct(private Candidates $candidates) {}
+    public function __construct(private Candidates $candidates, private Trial $trial, private MakeChange $make, private Heal $heal) {}
 
     /** @return array<string, mixed> the view's data */
-    public function data(User $user, LocalDay $day, CarbonImmutable $now, ?int $selected, bool $wholeBank, bool $propose = false): array
+    public function data(User $user, LocalDay $day, CarbonImmutable $now, ShapeAsk $ask): array
     {
         $today = RowMapper::today($user, $now);
         $first = new LocalDay(min($day->number, $today->number));
@@ -28,8 +34,18 @@ final readonly class ShapeScreen
         $planned = PlannedTimes::of($user);
         $blocks = Blocks::during($user, $span)->with('task.area')->get();
         $candidates = $this->candidates->of($user, $planned, $time, $now)->filter(static fn (Candidate $one): bool => $one->importance !== null);
-        $chosen = $blocks->firstWhere('id', $selected);
-        $gauge = Gauge::of($time, $day, $blocks, $candidates, $now, $chosen);
+        $chosen = $blocks->firstWhere('id', $ask->block);
+        $untimed = (new Picks($user, $today))->withoutTime($day, $blocks);
+        $gauge = Gauge::of($time, $day, $blocks, $candidates, $now, $chosen, $untimed);
+        $overfull = Overfull::of($time, $day, $blocks, $untimed, $candidates, $gauge, $now);
+        $entries = $this->entries($user, $span->start, $span->end);
+        $sheet = RunSheet::of($time, $day, $blocks, $planned, $candidates, $entries, $now, $chosen, $ask->reserve);
+        $proposes = $ask->propose || in_array($ask->morning, [MorningStep::Day, MorningStep::Wait], true) || ($ask->change === ChangeKind::Wait && $overfull === null);
+        $change = match (true) {
+            $ask->morning === MorningStep::Lay, $ask->change === ChangeKind::Picks => new Change(ChangeKind::Picks, $ask->picks, $ask->keys),
+            $ask->change === ChangeKind::LayOut, $ask->change === ChangeKind::Mend => new Change($ask->change),
+            default => $ask->change === null ? null : $overfull?->change($ask->change),
+        };
 
         return [
             'user' => $user,
@@ -37,15 +53,34 @@ final readonly class ShapeScreen
             'day' => $day,
             'isToday' => $day->equals($today),
             'isPast' => $day->number < $today->number,
-            'sheet' => RunSheet::of($time, $day, $blocks, $planned, $candidates, $this->entries($user, $span->start, $span->end), $now, $chosen),
+            'sheet' => $sheet,
             'gauge' => $gauge,
-            'bank' => Bank::of($user, $candidates, $blocks, $planned, $day, $time, $now, $wholeBank),
-            'proposal' => $propose ? Proposal::of($user, $day, $time, $candidates, $now) : null,
+            'overfull' => $overfull,
+            'reserve' => $ask->reserve === null ? null : collect($time->reserves)->firstWhere('id', $ask->reserve),
+            'difference' => $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $now),
+            'needsMending' => $user->heal_asks && $this->heal->isNeeded($user, $now),
+            'bank' => Bank::of($user, $candidates, $blocks, $planned, $day, $time, $now, $ask->bank, $untimed),
+            'proposal' => $proposes ? Proposal::of($user, $day, $time, $candidates, $now) : null,
+            'morning' => $ask->morning === null ? null : MorningRun::of($user, $ask->morning, $day, $time, $candidates, $now),
+            'invite' => $user->morning_on !== $today->asString() && $entries->isEmpty(),
+            'ask' => $ask,
             'chosen' => $chosen,
             'why' => $chosen === null ? null : (new WhyHere($user, $now))->of($chosen, $candidates[$chosen->task_id] ?? null),
             'chosenCandidate' => $chosen === null ? null : $candidates[$chosen->task_id] ?? null,
             'areas' => $this->areaTotals($blocks),
         ];
+    }
+
+    /**
+     * @param  Collection<int, Block>  $blocks
+     * @param  Collection<int, Candidate>  $candidates
+     */
+    private function difference(User $user, LocalDay $day, Change $change, Collection $blocks, Collection $candidates, RunSheet $sheet, CarbonImmutable $now): Difference
+    {
+        $tried = $this->trial->of($user, $day, $now, fn () => ($this->make)($user, $day, $change, $now));
+        $gauge = Gauge::of($tried->time, $day, $tried->blocks, $candidates, $now, null, $tried->untimed);
+
+        return Difference::of($user, $change, $tried, $blocks, $candidates, $sheet->span, $gauge, $now);
     }
 
     /** @return Collection<int, \App\Models\Entry> */

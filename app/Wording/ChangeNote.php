@@ -16,7 +16,7 @@ final readonly class ChangeNote
     /**
      * One sentence a task: several blocks of one moved together.
      *
-     * @return list<array{title: string, from: string|null, to: string|null, why: string, sentence: string}>
+     * @return list<array{task: int, title: string, from: string|null, to: string|null, why: string, sentence: string}>
      */
     public function lines(PlanRevision $revision): array
     {
@@ -48,7 +48,7 @@ final readonly class ChangeNote
 
     /**
      * @param  non-empty-list<array<string, mixed>>  $moves  of one task
-     * @return array{title: string, from: string|null, to: string|null, why: string, sentence: string}
+     * @return array{task: int, title: string, from: string|null, to: string|null, why: string, sentence: string}
      */
     private function line(array $moves): array
     {
@@ -68,6 +68,7 @@ final readonly class ChangeNote
         };
 
         return [
+            'task' => (int) $told['task'],
             'title' => (string) $told['title'],
             'from' => $from,
             'to' => $to,

@@ -30,6 +30,14 @@ final readonly class Timer
         return $user->entries()->whereNull('ends_at')->latest('starts_at')->first();
     }
 
+    /** The entry that has been going on since an earlier day: nobody worked so long. */
+    public static function forgotten(User $user, CarbonImmutable $now): ?Entry
+    {
+        $today = $user->local($now)->startOfDay()->utc();
+
+        return $user->entries()->whereNull('ends_at')->where('starts_at', '<', $today)->latest('starts_at')->first();
+    }
+
     /** Goes over to a task; what was going on ends. Asked twice, it goes on as it is. */
     public function start(User $user, Task $task, ?Block $block, CarbonImmutable $now): Entry
     {

@@ -7,6 +7,9 @@ import Alpine from '@alpinejs/csp'
 
 let latest = 0
 
+/** The answer that was offered last: a new one gets the focus, so that Enter takes it. */
+let offered = null
+
 /** Shows the page at an address, or what a form's answer leads to. Resolves to false if something newer was asked for. */
 export async function show(address, options = {}) {
     const turn = ++latest
@@ -52,10 +55,33 @@ export function post(address, values) {
     return show(address, { method: 'POST', body: data })
 }
 
+/** Asks beside the page: the answer is data, nothing is shown by itself. */
+export async function ask(address, values) {
+    const data = new FormData()
+    data.set('_token', document.querySelector('meta[name=csrf-token]').content)
+    for (const [name, value] of Object.entries(values)) {
+        data.set(name, value)
+    }
+    const response = await fetch(address, { method: 'POST', body: data, credentials: 'same-origin', headers: { Accept: 'application/json' } })
+    if (response.status === 422) {
+        return { refused: Object.values((await response.json()).errors)[0][0] }
+    }
+    return response.ok ? response.json() : null
+}
+
 export function listenForForms() {
     document.addEventListener('submit', (event) => {
         const form = event.target
-        if (form.method !== 'post' || 'whole' in form.dataset || event.defaultPrevented) {
+        if ('whole' in form.dataset || event.defaultPrevented) {
+            return
+        }
+        if ((event.submitter?.getAttribute('formmethod') ?? form.method) !== 'post') {
+            if (form.closest('.shape')) {
+                event.preventDefault()
+                const asked = new FormData(form, event.submitter ?? undefined)
+                asked.delete('_token')
+                show(`${event.submitter?.getAttribute('formaction') ?? form.action}?${new URLSearchParams(asked)}`, { push: true })
+            }
             return
         }
         event.preventDefault()
@@ -129,6 +155,12 @@ function put(page) {
     if (toast) {
         document.getElementById('page').append(toast)
     }
+    const first = document.querySelector('[data-first]')
+    const step = first?.textContent + first?.getAttribute('href')
+    if (first && step !== offered) {
+        first.focus({ preventScroll: true })
+    }
+    offered = first ? step : null
     if (before && document.activeElement === document.body) {
         document.getElementById(before)?.focus({ preventScroll: true })
     }

@@ -162,13 +162,16 @@ final class PlanTest extends FeatureTestCase
     }
 
     #[Test]
-    public function a_day_without_room_says_so(): void
+    public function a_task_for_which_a_day_has_no_stretch_is_picked_and_says_so(): void
     {
         $this->meeting('All of it', '2026-03-11 09:00', '2026-03-11 17:30');
         $quotes = $this->task('Quotes', minutes: 30);
 
-        $this->followingRedirects()->from('/shape')->post("/tasks/{$quotes->id}/place", ['day' => '2026-03-11'])->assertSee('has no free stretch long enough for “Quotes”', false);
-        self::assertSame([], $this->plan());
+        $this->followingRedirects()->from('/shape')->post("/tasks/{$quotes->id}/place", ['day' => '2026-03-11'])
+            ->assertSee('No free stretch is long enough, so it has no time on it yet.')->assertSee('30 min over the load line');
+
+        self::assertSame('2026-03-11', $quotes->refresh()->picked_on);
+        self::assertSame(['Thu 09:00–09:30 Quotes'], $this->plan());
     }
 
     #[Test]

@@ -8,6 +8,7 @@ use App\Clock;
 use App\Screens\Bank;
 use App\Screens\Gauge;
 use App\Screens\RunSheet;
+use App\Screens\ShapeAsk;
 use App\Screens\ShapeScreen;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Time\LocalDay;
@@ -176,6 +177,6 @@ final class ScreenTest extends FeatureTestCase
     private function data(bool $whole = false): array
     {
         /** @var array{sheet: RunSheet, gauge: Gauge, bank: Bank} */
-        return app(ShapeScreen::class)->data($this->ines->refresh(), LocalDay::fromString('2026-03-11'), Clock::now(), null, $whole);
+        return app(ShapeScreen::class)->data($this->ines->refresh(), LocalDay::fromString('2026-03-11'), Clock::now(), new ShapeAsk(bank: $whole));
     }
 }

@@ -8,14 +8,23 @@ use App\Clock;
 use App\Http\Requests\BlockRequest;
 use App\Http\Requests\MoveBlockRequest;
 use App\Http\Requests\PartDoneRequest;
+use App\Http\Requests\SendRequest;
 use App\Models\Block;
+use App\Models\BlockState;
+use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\User;
 use App\Planning\BlockEdit;
+use App\Planning\BlockShape;
 use App\Planning\FreePlace;
+use App\Planning\LetWait;
 use App\Planning\PlanConflict;
+use App\Planning\RowMapper;
+use App\Planning\SendBlock;
+use App\Planning\Zones;
 use App\Wording\Said;
+use App\Wording\Times;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 
@@ -29,12 +38,14 @@ final readonly class BlockController
         $request->ensureCurrent($block);
         [$start, $end] = $request->times($block);
         try {
+            $before = (int) $block->task->estimate;
             $revision = $this->edit->move($block, $start, $end, Clock::now());
         } catch (PlanConflict $conflict) {
             return back()->withInput()->withErrors(['start' => $conflict->getMessage()]);
         }
+        $after = (int) $block->task->estimate;
 
-        return back()->with($this->said->about($revision));
+        return back()->with($this->said->about($revision, $after > $before ? __('shape.moved_and_grown', ['before' => Times::duration($before), 'after' => Times::duration($after)]) : null));
     }
 
     public function anchor(BlockRequest $request, Block $block): RedirectResponse
@@ -70,17 +81,61 @@ final readonly class BlockController
         return back()->with($this->said->about($this->edit->partDone($block, $request->left(), Clock::now())));
     }
 
+    /** Cuts it in two: in halves, or after so many minutes. */
+    public function split(BlockRequest $request, Block $block, BlockShape $shape): RedirectResponse
+    {
+        return $this->shape($request, $block, static fn (): ?PlanRevision => $shape->split($block, $request->integer('first') ?: null, Clock::now()));
+    }
+
+    public function join(BlockRequest $request, Block $block, BlockShape $shape): RedirectResponse
+    {
+        return $this->shape($request, $block, static fn (): ?PlanRevision => $shape->join($block, Clock::now()));
+    }
+
+    public function swap(BlockRequest $request, Block $block, #[CurrentUser] User $user, BlockShape $shape): RedirectResponse
+    {
+        $other = $user->blocks()->where('state', BlockState::Planned)->find($request->integer('with'));
+
+        return $other === null || $other->is($block)
+            ? back()->withErrors(['start' => __('shape.swap_with_what')])
+            : $this->shape($request, $block, static fn (): ?PlanRevision => $shape->swap($block, $other, Clock::now()));
+    }
+
+    /** To another day, or back to the bank. */
+    public function send(SendRequest $request, Block $block, #[CurrentUser] User $user, SendBlock $send, LetWait $wait): RedirectResponse
+    {
+        $now = Clock::now();
+        $day = $request->day($now);
+
+        return $this->shape($request, $block, static fn (): ?PlanRevision => $day === null
+            ? $wait($user, [$block->task_id], Zones::named($user->zone)->dayOf(RowMapper::start($block)), $now)
+            : $send($block, $day, $now));
+    }
+
+    /** @param  \Closure(): ?PlanRevision  $change */
+    private function shape(BlockRequest|SendRequest $request, Block $block, \Closure $change): RedirectResponse
+    {
+        $request->ensureCurrent($block);
+        try {
+            $revision = $change();
+        } catch (PlanConflict $conflict) {
+            return back()->withInput()->withErrors(['start' => $conflict->getMessage()]);
+        }
+
+        return back()->with($this->said->about($revision));
+    }
+
     /** Gives a task of the bank a time: the one it was dropped at, or the first free one of the day. */
     public function place(MoveBlockRequest $request, Task $task, #[CurrentUser] User $user, FreePlace $places): RedirectResponse
     {
         $now = Clock::now();
         try {
             $start = $request->filled('start') ? $request->start() : $places->on($user, $task, $request->day(), $now);
-            $revision = $this->edit->place($task, $start, $now);
+            $revision = $start === null ? $this->edit->pick($task, $request->day(), $now) : $this->edit->place($task, $start, $now);
         } catch (PlanConflict $conflict) {
             return back()->withErrors(['place' => $conflict->getMessage()]);
         }
 
-        return back()->with($this->said->about($revision));
+        return back()->with($this->said->about($revision, $start === null ? __('shape.picked_without_time', ['title' => $task->title]) : null));
     }
 }

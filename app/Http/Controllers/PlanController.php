@@ -5,17 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Clock;
+use App\Http\Requests\ChangeRequest;
 use App\Http\Requests\PickRequest;
 use App\Models\RevisionCause;
 use App\Models\User;
+use App\Planning\Change;
+use App\Planning\ChangeKind;
 use App\Planning\EndDay;
-use App\Planning\Picks;
+use App\Planning\MakeChange;
 use App\Planning\PlanJournal;
 use App\Planning\Replan;
 use App\Planning\RowMapper;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
+use Nekto\Core\Time\LocalDay;
 
 /** The plan as a whole. */
 final readonly class PlanController
@@ -29,21 +33,26 @@ final readonly class PlanController
         return back()->with($said->about($replan($user, Clock::now(), RevisionCause::LaidOut, afresh: true)));
     }
 
+    /** Takes a change that was shown before, whole or in part. */
+    public function change(ChangeRequest $request, #[CurrentUser] User $user, MakeChange $make, Said $said): RedirectResponse
+    {
+        $revision = $make($user, $request->day(), $request->change(), Clock::now());
+
+        return redirect("/shape/{$request->day()->asString()}")->with($said->about($revision));
+    }
+
     /** Takes a proposed day, whole or in part: what is chosen is picked for it and laid out there. */
-    public function pick(PickRequest $request, #[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse
+    public function pick(PickRequest $request, #[CurrentUser] User $user, MakeChange $make, Said $said): RedirectResponse
     {
         $now = Clock::now();
-        $revision = $replan($user, $now, RevisionCause::Picked, first: static function () use ($request, $user, $now): void {
-            $day = $request->day();
-            $today = RowMapper::today($user, $now);
-            $before = $day === $today->asString() ? (new Picks($user, $today))->withLeftOvers($user->tasks()->getQuery()) : $user->tasks()->where('picked_on', $day)->getQuery();
-            $before->whereNotIn('id', $request->picks())->update(['picked_on' => null, 'key' => false]);
-            foreach ($user->tasks()->whereKey($request->picks())->get() as $task) {
-                $task->update(['picked_on' => $day, 'key' => in_array($task->id, $request->keys(), true)]);
-            }
-        });
+        $day = LocalDay::fromString($request->day());
+        $revision = $make($user, $day, new Change(ChangeKind::Picks, $request->picks(), $request->keys()), $now);
+        $words = $said->about($revision, trans_choice('shape.picked', count($request->picks())));
+        if ($request->boolean('morning')) {
+            $user->update(['morning_on' => RowMapper::today($user, $now)->asString()]);
+        }
 
-        return redirect("/shape/{$request->day()}")->with($said->about($revision, trans_choice('shape.picked', count($request->picks()))));
+        return redirect("/shape/{$request->day()}".($request->boolean('morning') ? '?morning=done' : ''))->with($words);
     }
 
     /** The day ends here: what is left of it is laid out elsewhere. */

@@ -6,9 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Clock;
 use App\Models\User;
+use App\Planning\ChangeKind;
 use App\Planning\RowMapper;
+use App\Screens\MorningStep;
+use App\Screens\ShapeAsk;
 use App\Screens\ShapeScreen;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nekto\Core\Time\InvalidTime;
@@ -17,7 +21,7 @@ use Nekto\Core\Time\LocalDay;
 /** The run sheet of a day. */
 final readonly class ShapeController
 {
-    public function __invoke(Request $request, #[CurrentUser] User $user, ShapeScreen $screen, ?string $date = null): View
+    public function show(Request $request, #[CurrentUser] User $user, ShapeScreen $screen, ?string $date = null): View
     {
         $now = Clock::now();
         try {
@@ -26,7 +30,25 @@ final readonly class ShapeController
             abort(404);
         }
         abort_if(abs($day->number - RowMapper::today($user, $now)->number) > 800, 404);
+        $ids = static fn (string $name): array => array_values(array_map(static fn (mixed $id): int => is_scalar($id) ? (int) $id : 0, array_slice((array) $request->query($name, []), 0, 200)));
 
-        return view('screens.shape', $screen->data($user, $day, $now, $request->integer('block') ?: null, $request->boolean('bank'), $request->boolean('propose')));
+        return view('screens.shape', $screen->data($user, $day, $now, new ShapeAsk(
+            block: $request->integer('block') ?: null,
+            reserve: $request->integer('reserve') ?: null,
+            bank: $request->boolean('bank'),
+            propose: $request->boolean('propose'),
+            change: $request->enum('change', ChangeKind::class),
+            morning: $request->enum('morning', MorningStep::class),
+            picks: $ids('picks'),
+            keys: $ids('keys'),
+        )));
+    }
+
+    /** The morning run is over for today, gone through or not. */
+    public function morning(#[CurrentUser] User $user): RedirectResponse
+    {
+        $user->update(['morning_on' => RowMapper::today($user, Clock::now())->asString()]);
+
+        return redirect('/shape')->with('status', __('shape.morning.over'));
     }
 }

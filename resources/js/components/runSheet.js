@@ -1,10 +1,12 @@
-import { post } from '../page.js'
+import { ask, post } from '../page.js'
+import Preview from './dropPreview.js'
 
 const STEP = 5
 
 /**
- * Moving blocks of the run sheet by pointer or keys, and giving tasks of the bank a time by dropping them on it. What
- * comes of it is the server's answer; while it is in the air it is only a dashed outline.
+ * Moving blocks and reserved time of the run sheet by pointer or keys, giving tasks of the bank a time by dropping them
+ * on it, and dropping small ones on reserved time. What comes of it is the server's answer; while it is in the air it
+ * is only a dashed outline, with what would give way.
  * <div x-data="runSheet" data-day data-from data-scale data-offset>
  */
 export default () => ({
@@ -21,11 +23,13 @@ export default () => ({
         document.addEventListener('pointermove', this.move)
         document.addEventListener('pointerup', this.up)
         document.addEventListener('pointercancel', this.lost)
+        this.preview = new Preview(this.$root, this.$refs.sheet, (piece, at, minutes) => this.tryIt(piece, at, minutes))
     },
     destroy() {
         document.removeEventListener('pointermove', this.move)
         document.removeEventListener('pointerup', this.up)
         document.removeEventListener('pointercancel', this.lost)
+        this.preview.clear()
     },
     start(event) {
         const block = event.target.closest('.block-movable')
@@ -53,6 +57,7 @@ export default () => ({
         event.preventDefault()
         getSelection()?.removeAllRanges()
         const sheet = this.$refs.sheet.getBoundingClientRect()
+        drag.reserve = null
         if (drag.resize) {
             drag.at = drag.first
             drag.wanted = Math.max(STEP, this.step(drag.minutes + (event.clientY - drag.y) / this.scale()))
@@ -60,12 +65,24 @@ export default () => ({
             drag.over = event.clientX > sheet.left - 40 && event.clientX < sheet.right && event.clientY > sheet.top - 20 && event.clientY < sheet.bottom + 20
             drag.at = this.step((event.clientY - drag.grab - sheet.top) / this.scale())
             drag.wanted = drag.block ? drag.minutes : Math.min(drag.minutes || 30, 120)
+            drag.reserve = drag.over && !drag.block?.dataset.reserve ? this.reserveAt(event.clientX, event.clientY) : null
         }
-        if (drag.resize || drag.over) {
+        this.$refs.sheet.querySelectorAll('.reserve-aim').forEach((other) => other !== drag.reserve && other.classList.remove('reserve-aim'))
+        if (drag.reserve) {
+            drag.reserve.classList.add('reserve-aim')
+            this.ghost?.remove()
+            this.preview.clear()
+        } else if (drag.resize || drag.over) {
             this.outline(drag.at, drag.wanted)
+            this.preview.show(drag.block ?? drag.row, drag.at, drag.wanted)
         } else {
             this.ghost?.remove()
+            this.preview.clear()
         }
+    },
+    /** The reserved time under the pointer, unless the block lies in it already. */
+    reserveAt(x, y) {
+        return document.elementsFromPoint(x, y).find((one) => one.matches('.reserve.block-movable')) ?? null
     },
     drop() {
         const drag = this.drag
@@ -75,7 +92,9 @@ export default () => ({
         }
         this.dropped = true
         setTimeout(() => { this.dropped = false }, 50)
-        if (drag.resize || drag.over) {
+        if (drag.reserve) {
+            post(`/reserves/${drag.reserve.dataset.reserve}/tasks`, { task: (drag.block ?? drag.row).dataset.task })
+        } else if (drag.resize || drag.over) {
             this.set(drag.block, drag.row, drag.at, drag.wanted)
         }
         this.end()
@@ -84,6 +103,8 @@ export default () => ({
         this.drag = null
         this.ghost?.remove()
         this.ghost = null
+        this.preview.clear()
+        this.$refs.sheet.querySelectorAll('.reserve-aim').forEach((one) => one.classList.remove('reserve-aim'))
     },
     /** A drag ends in a click that nobody meant. */
     swallow(event) {
@@ -105,6 +126,7 @@ export default () => ({
             this.held.at += by[0]
             this.held.wanted = Math.max(STEP, this.held.wanted + by[1])
             this.outline(this.held.at, this.held.wanted)
+            this.preview.show(block, this.held.at, this.held.wanted)
         } else if (this.held && event.key === 'Enter') {
             event.preventDefault()
             event.stopPropagation()
@@ -121,11 +143,21 @@ export default () => ({
     set(block, row, at, minutes) {
         const day = this.$root.dataset.day
         const values = { day, start: this.clock(at), minutes }
-        if (block) {
+        if (block?.dataset.reserve) {
+            post(`/reserves/${block.dataset.reserve}`, { ...values, _method: 'PATCH', title: block.querySelector('.title').textContent })
+        } else if (block) {
             post(`/blocks/${block.dataset.block}`, { ...values, _method: 'PATCH', mark: block.dataset.mark })
         } else {
             post(`/tasks/${row.dataset.task}/place`, { day, start: values.start })
         }
+    },
+    /** What the drop would do. Null where that is not known before: reserved time. */
+    tryIt(piece, at, minutes) {
+        const values = { day: this.$root.dataset.day, start: this.clock(at), minutes }
+        if (piece.dataset.reserve) {
+            return Promise.resolve(null)
+        }
+        return piece.dataset.block ? ask(`/blocks/${piece.dataset.block}/try`, values) : ask(`/tasks/${piece.dataset.task}/try`, values)
     },
     outline(at, minutes) {
         if (!this.ghost?.isConnected) {

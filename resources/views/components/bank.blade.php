@@ -35,4 +35,4 @@
         <p class="words soft"><span>importance <b class="strong">{{ $candidate->pull->importance }}</b></span><span>pressure <b class="strong">{{ $candidate->pull->pressure }}</b></span><span>push <b class="strong">{{ $candidate->pull->push }}</b>, age <b class="strong">{{ $candidate->pull->age }}</b></span></p>
     </div>
 @endif
-<p class="keys"><span><span class="key">P</span> give it time</span><span><span class="key">A</span> anchor</span><span><span class="key">U</span> undo</span><span><span class="key">?</span> keys</span></p>
+<p class="keys"><span><span class="key">P</span> give it time</span><span><span class="key">A</span> anchor</span><span><span class="key">X</span> split</span>@unless ($isPast)<span><a href="/shape?morning=left" data-page-key="j" data-here><span class="key">J</span> morning</a></span>@endunless<span><span class="key">U</span> undo</span><span><span class="key">?</span> keys</span></p>

@@ -1,8 +1,9 @@
 {{-- A proposed day, taken whole or in part; nothing has changed yet. --}}
-@props(['proposal', 'day', 'address'])
+@props(['proposal', 'day', 'address', 'waits' => false])
 @php use App\Wording\Times; @endphp
 <form method="post" action="/plan/pick" class="proposal" id="proposal">
     @csrf <input type="hidden" name="day" value="{{ $day->asString() }}">
+    @if ($waits)<p>The day fits its load line: nothing must wait.</p>@endif
     <div class="section-head section-over"><h2>A day that fits</h2><span class="soft">{{ Times::duration($proposal->minutes) }} of {{ Times::duration($proposal->line) }}, deep {{ Times::duration($proposal->deep) }} of {{ Times::duration($proposal->deepLimit) }}</span></div>
     @if ($proposal->picks === [])<p class="soft">Nothing weighed and estimated fits this day.</p>@endif
     <ul>
@@ -12,7 +13,7 @@
                 <label class="key-mark"><input type="checkbox" name="keys[]" value="{{ $pick['task']->id }}" @checked($pick['key']) aria-label="{{ $pick['task']->title }} is a key task"> key</label></li>
         @endforeach
     </ul>
-    <div class="actions"><button class="button button-main">Take it and lay it out</button><a class="button" href="{{ $address }}" data-leave>Leave it</a></div>
+    <div class="actions"><button class="button button-main">Take it and lay it out</button><button class="button" formmethod="get" formaction="/shape/{{ $day->asString() }}" name="change" value="picks">See it first</button><a class="button" href="{{ $address }}" data-leave>Leave it</a></div>
     @if ($proposal->waiting !== [])
         <div class="section-head"><h2 id="can-wait">Can wait</h2><span class="soft">until its latest start</span></div>
         <ul>@foreach ($proposal->waiting as $one)<li><span class="grow">{{ $one['task']->shortTitle() }}</span><span class="soft">{{ $one['until'] === null ? 'no date hurries it' : Times::when($person, $one['until'], $now) }}</span><span>{{ Times::column($one['minutes']) }}</span></li>@endforeach</ul>

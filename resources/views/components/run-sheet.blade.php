@@ -1,5 +1,5 @@
 {{-- The day from top to bottom in proportion: what happened, what is planned, how far it can slip. --}}
-@props(['sheet', 'why', 'chosen', 'day', 'address', 'gauge'])
+@props(['sheet', 'why', 'chosen', 'day', 'address', 'gauge', 'difference' => null, 'reserve' => null])
 @php use App\Wording\Times; @endphp
 <div class="sheet" x-ref="sheet" style="--height:{{ $sheet->height }}">
     @foreach ($sheet->closed as $closed)<i class="closed" style="--t:{{ $closed['top'] }};--h:{{ $closed['height'] }}"></i>@endforeach
@@ -15,11 +15,19 @@
     @foreach ($sheet->actual as $actual)
         <i @class(['actual', "actual-{$actual['kind']}"]) style="--t:{{ $actual['top'] }};--h:{{ $actual['height'] }}"></i><span class="actual-time" style="--t:{{ $actual['top'] }}"><span class="sr-only">begun </span>{{ $actual['label'] }}</span>
     @endforeach
+    @foreach ($sheet->reserves as $reserve)
+        <a id="reserve-{{ $reserve['id'] }}" href="{{ $address }}?reserve={{ $reserve['id'] }}" data-block="reserve" data-row data-reserve="{{ $reserve['id'] }}" data-minutes="{{ $reserve['minutes'] }}" data-start="{{ $reserve['start'] }}"
+           @class(['reserve', 'reserve-batch' => $reserve['count'] > 0, 'block-movable' => $reserve['movable'], 'block-chosen' => $reserve['chosen']]) draggable="false"
+           aria-label="{{ $reserve['title'] }}, {{ $reserve['count'] ? 'batch of '.$reserve['count'] : 'reserved' }}, {{ $reserve['range'] }}" style="--t:{{ $reserve['top'] }};--h:{{ $reserve['height'] }};--f:{{ $reserve['filled'] }}">
+            <span class="title">{{ $reserve['title'] }}</span><span class="soft">{{ Times::column($reserve['minutes']) }}</span>
+            @if ($reserve['movable'])<span class="grip" data-grip></span>@endif
+        </a>
+    @endforeach
     <div data-list>
     @foreach (collect([...$sheet->meetings, ...$sheet->blocks])->sortBy('top') as $item)
         @if (isset($item['task']))
-            <a id="block-{{ $item['id'] }}" href="{{ $address }}?block={{ $item['id'] }}" data-row data-block="{{ $item['id'] }}" data-minutes="{{ $item['minutes'] }}" data-start="{{ $item['start'] }}" data-mark="{{ $item['mark'] }}"
-               @class(['block', "block-{$item['size']}", "block-{$item['state']}", "hue-{$item['hue']}", 'deep' => $item['deep'], 'block-tight' => $item['size'] === 'tall' && $item['height'] < 54, 'block-movable' => $item['movable'], 'block-begun' => $item['begun'], 'block-chosen' => $item['chosen']])
+            <a id="block-{{ $item['id'] }}" href="{{ $address }}?block={{ $item['id'] }}" data-row data-block="{{ $item['id'] }}" data-minutes="{{ $item['minutes'] }}" data-start="{{ $item['start'] }}" data-task="{{ $item['task'] }}" @if ($item['anchored'] || $item['begun'] || ! $item['movable']) data-fixed="1" @endif data-mark="{{ $item['mark'] }}"
+               @class(['block', "block-{$item['size']}", "block-{$item['state']}", "hue-{$item['hue']}", 'deep' => $item['deep'], 'block-tight' => $item['size'] === 'tall' && $item['height'] < 54, 'block-movable' => $item['movable'], 'block-begun' => $item['begun'], 'block-chosen' => $item['chosen'], 'block-going' => $difference !== null && in_array($item['id'], $difference->going, true), 'block-batched' => $item['batched']])
                aria-label="{{ $item['title'] }}, {{ $item['range'] }}, {{ $item['area'] }}{{ $item['deep'] ? ', deep' : '' }}{{ $item['anchored'] ? ', anchored' : '' }}{{ $item['state'] !== 'planned' ? ", {$item['state']}" : '' }}" @if ($item['chosen']) aria-current="true" @endif
                draggable="false" style="--t:{{ $item['top'] }};--h:{{ $item['height'] }}">
                 <x-spine :importance="$item['importance']" :height="$item['height']" />
@@ -41,6 +49,9 @@
         @endif
     @endforeach
     </div>
+    @foreach ($difference->ghosts ?? [] as $ghost)
+        <div @class(['ghost ghost-stays', 'ghost-low' => $ghost['height'] < 34]) style="top:{{ $ghost['top'] }}px;height:{{ max(12, $ghost['height']) }}px"><span>{{ $ghost['title'] }}</span><span>{{ $ghost['range'] }}</span></div>
+    @endforeach
     @php
         $tails = collect($sheet->tails);
         $foot = $sheet->height - 10;
@@ -85,7 +96,21 @@
     @if ($top !== null && $gauge->chosenAt !== null)
         <i @class(['join', 'join-up' => $gaugeFoot - $gauge->chosenAt < $top + 12, 'join-down' => $gaugeFoot - $gauge->chosenAt >= $top + 12]) style="--from:{{ $top + 12 }};--to:{{ round($gaugeFoot - $gauge->chosenAt, 1) }}"></i>
     @endif
+    @if ($reserve !== null)
+        @php $at = collect($sheet->reserves)->firstWhere('id', $reserve->id); @endphp
+        <section class="why" id="why" style="top:{{ max(34, ($at['top'] ?? 34) + 16) }}px" aria-labelledby="why-title">
+            <h2 id="why-title">{{ ($at['count'] ?? 0) ? 'Batch' : 'Reserved' }}</h2>
+            <p class="note-why">{{ ($at['count'] ?? 0) ? 'Small tasks in a row; the batch moves as one.' : 'Kept free of planning. Drop small tasks on it, and it becomes a batch.' }}</p>
+            <form class="row" method="post" action="/reserves/{{ $reserve->id }}">@csrf @method('patch')<input type="hidden" name="day" value="{{ $day->asString() }}"><input type="hidden" name="title" value="{{ $reserve->title }}">
+                <label for="reserve-start">At</label><input class="field" id="reserve-start" name="start" maxlength="5" value="{{ Times::clock($person, $reserve->starts_at) }}"><input class="field field-minutes" name="minutes" inputmode="numeric" maxlength="3" value="{{ App\Planning\RowMapper::time($reserve)->length() }}" aria-label="for how many minutes"><button class="button">Move</button></form>
+            <form class="row" method="post" action="/reserves/{{ $reserve->id }}">@csrf @method('delete')<button class="button">Open it again</button><a class="button button-bare" href="{{ $address }}" data-leave>Leave</a></form>
+        </section>
+    @endif
     @if ($chosen !== null)
-        <x-why-here :chosen="$chosen" :why="$why" :top="$whyTop ?? 34" :day="$day" :address="$address" />
+        @php
+            $ahead = collect($sheet->blocks)->filter(fn (array $one): bool => $one['movable'] && ! $one['begun']);
+            $batches = array_values(array_filter($sheet->reserves, fn (array $one): bool => $one['movable']));
+        @endphp
+        <x-why-here :chosen="$chosen" :why="$why" :top="$whyTop ?? 34" :day="$day" :address="$address" :others="$ahead->where('id', '!=', $chosen->id)->values()->all()" :joins="$ahead->where('task', $chosen->task_id)->count() > 1" :batches="$chosen->reserve_id === null ? $batches : []" />
     @endif
 </div>

@@ -1,5 +1,5 @@
 {{-- The chosen block: why it lies here, and what can be done with it without dragging. --}}
-@props(['chosen', 'why', 'top', 'day', 'address'])
+@props(['chosen', 'why', 'top', 'day', 'address', 'others' => [], 'joins' => false, 'batches' => []])
 @php
     use App\Wording\Times;
     $planned = $chosen->state->value === 'planned';
@@ -31,6 +31,16 @@
                 <input class="field field-minutes" id="minutes" name="minutes" inputmode="numeric" maxlength="3" value="{{ old('minutes', $minutes) }}" aria-label="for how many minutes">
                 <button class="button">Move</button>
             </form>
+            <details class="shape-more" id="shape-more"><summary class="button button-bare">Split, swap, send …</summary>
+                <form class="row" method="post" action="/blocks/{{ $chosen->id }}/split">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><label for="first">after</label><input class="field field-minutes" id="first" name="first" inputmode="numeric" maxlength="3" value="{{ intdiv($minutes, 10) * 5 }}"><button class="button" data-page-key="x">Split <kbd>X</kbd></button></form>
+                <div class="row">
+                    @if ($joins)<form method="post" action="/blocks/{{ $chosen->id }}/join">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><button class="button">Join its next</button></form>@endif
+                    <form method="post" action="/blocks/{{ $chosen->id }}/send">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><button class="button" name="to" value="tomorrow">Tomorrow</button><button class="button" name="to" value="bank">To the bank</button></form>
+                </div>
+                <form class="row" method="post" action="/blocks/{{ $chosen->id }}/send">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><input type="hidden" name="to" value="day"><input class="field field-date" type="date" name="day" aria-label="Another day" min="{{ $person->local($now)->format('Y-m-d') }}" value="{{ old('day') }}"><button class="button">Send</button></form>
+                @if ($others !== [])<form class="row" method="post" action="/blocks/{{ $chosen->id }}/swap">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><select class="field field-wide" name="with" aria-label="Swap with">@foreach ($others as $other)<option value="{{ $other['id'] }}">{{ Str::limit($other['title'], 22) }}</option>@endforeach</select><button class="button">Swap</button></form>@endif
+                @if ($batches !== [])<form class="row" method="post" action="/reserves/{{ $batches[0]['id'] }}/tasks">@csrf<input type="hidden" name="task" value="{{ $chosen->task_id }}"><button class="button">Into “{{ Str::limit($batches[0]['title'], 18) }}”</button></form>@endif
+            </details>
         @endif
     @endif
     <p class="row"><a class="button button-bare" href="/tasks/{{ $chosen->task_id }}">Open</a><a class="button button-bare" href="{{ $address }}" data-leave>Leave</a></p>

@@ -13,20 +13,28 @@
             <a class="button button-bare" href="/shape/{{ $day->plusDays(-1)->asString() }}" data-go="ArrowLeft"><x-icon name="before" /> {{ $date->subDay()->format('D j') }}</a>
             @unless ($isToday)<a class="button button-bare" href="/shape">Today</a>@endunless
             <a class="button button-bare" href="/shape/{{ $day->plusDays(1)->asString() }}" data-go="ArrowRight">{{ $date->addDay()->format('D j') }} <x-icon name="after" /></a>
-            @if ($canUndo)<form method="post" action="/plan/undo">@csrf<button class="button" data-page-key="u">Undo <kbd>U</kbd></button></form>@endif
-            @unless ($isPast)<a class="button" href="{{ $address }}?propose=1" data-page-key="y" data-here>Propose a day <kbd>Y</kbd></a>@endunless
-            <form method="post" action="/plan/lay-out">@csrf<button class="button button-main" data-page-key="l">Lay it out <kbd>L</kbd></button></form>
+            @unless ($isPast)
+                <a class="button" href="{{ $address }}?propose=1" data-page-key="y" data-here>Propose a day <kbd>Y</kbd></a>
+                <a @class(['button', 'button-over-line' => $overfull]) href="{{ $address }}?change=wait" data-page-key="w" data-here>What can wait <kbd>W</kbd></a>
+                <a class="button button-main" href="{{ $address }}?change=lay-out" data-page-key="l" data-here>Lay it out <kbd>L</kbd></a>
+            @endunless
         </span>
     </div>
     @if ($errors->any())<p class="warning" role="alert">{{ $errors->first() }}</p>@endif
     <div class="shape" x-data="runSheet" data-day="{{ $day->asString() }}" data-from="{{ $sheet->span->start }}" data-scale="{{ App\Screens\RunSheet::SCALE }}" data-offset="{{ App\Planning\Zones::named($person->zone)->offsetAt($sheet->span->start) }}" data-address="{{ $address }}">
         <section class="run-sheet" aria-labelledby="sheet-title">
             <div class="section-head"><h2 id="sheet-title">Run sheet</h2>
-                <span class="soft">{{ count($sheet->blocks) }} {{ count($sheet->blocks) === 1 ? 'block' : 'blocks' }}, {{ count($sheet->meetings) }} {{ count($sheet->meetings) === 1 ? 'meeting' : 'meetings' }}@if ($sheet->allDay); all day: {{ implode(', ', $sheet->allDay) }}@endif · <a href="/shape/{{ $day->asString() }}/list">as a list</a></span></div>
-            <x-run-sheet :sheet="$sheet" :why="$why" :chosen="$chosen" :day="$day" :address="$address" :gauge="$gauge" />
+                <span class="soft">{{ count($sheet->blocks) }} {{ count($sheet->blocks) === 1 ? 'block' : 'blocks' }}, {{ count($sheet->meetings) }} {{ count($sheet->meetings) === 1 ? 'meeting' : 'meetings' }}@if ($sheet->allDay); all day: {{ implode(', ', $sheet->allDay) }}@endif · <a href="/shape/{{ $day->asString() }}/list">as a list</a>
+                @unless ($isPast)· <details class="asks reserve-ask" id="reserve-ask" @error('reserve') open @enderror><summary>reserve time</summary><form method="post" action="/reserves" class="menu">@csrf<input type="hidden" name="day" value="{{ $day->asString() }}">
+                    <label for="reserve-title">What for</label><input class="field" id="reserve-title" name="title" maxlength="120" value="{{ old('title') }}" placeholder="Quotes and replies">
+                    <label for="reserve-from">From</label><input class="field" id="reserve-from" name="start" maxlength="5" value="{{ old('start') }}" placeholder="16:00" required>
+                    <label for="reserve-minutes">Minutes</label><input class="field" id="reserve-minutes" name="minutes" inputmode="numeric" maxlength="3" value="{{ old('minutes', 30) }}" required>
+                    @error('reserve')<p class="error" role="alert">{{ $message }}</p>@enderror
+                    <button class="button button-main">Reserve</button></form></details>@endunless</span></div>
+            <x-run-sheet :sheet="$sheet" :why="$why" :chosen="$chosen" :day="$day" :address="$address" :gauge="$gauge" :difference="$difference" :reserve="$reserve" />
         </section>
         <section class="gauge-part" aria-labelledby="gauge-title">
-            <div class="section-head"><h2 id="gauge-title">Gauge</h2><span @class(['coral' => $gauge->over() > 0])><b class="strong">{{ Times::duration($gauge->planned) }}</b> of {{ Times::duration($gauge->load->loadLine) }}</span></div>
+            <div class="section-head"><h2 id="gauge-title">Gauge</h2><span id="gauge-sum" @class(['coral' => $gauge->over() > 0])><b class="strong">{{ Times::duration($gauge->planned) }}</b> of {{ Times::duration($gauge->load->loadLine) }}</span></div>
             <x-gauge :gauge="$gauge" :chosen="$chosen" :address="$address" />
         </section>
         <section class="bank" aria-labelledby="bank-title">
@@ -45,7 +53,20 @@
                     </div>
                 </div>
             @endif
-            @if ($proposal)<x-proposal :proposal="$proposal" :day="$day" :address="$address" />@endif
+            @if ($morning)
+                <x-morning :morning="$morning" :gauge="$gauge" :sheet="$sheet" :day="$day" :address="$address" :ask="$ask" :proposal="$proposal" :difference="$difference" />
+            @elseif ($difference)
+                <x-difference :difference="$difference" :gauge="$gauge" :day="$day" :address="$address" :ask="$ask" />
+            @elseif ($overfull && $ask->change === null && ! $proposal)
+                <x-overfull :overfull="$overfull" :address="$address" :gauge="$gauge" />
+            @endif
+            @if ($needsMending && ! $difference && ! $morning)
+                <div id="to-mend"><div class="section-head section-over"><h2>The plan needs mending</h2></div><p>Work has gone by undone, or a meeting lies on it. <a class="button" href="{{ $address }}?change=mend" data-here>See what would move</a></p></div>
+            @endif
+            @if ($proposal && ! $morning)<x-proposal :proposal="$proposal" :day="$day" :address="$address" :waits="$ask->change !== null" />@endif
+            @if ($isToday && ! $morning && ! $difference && ! $proposal && $invite)
+                <div class="invite" id="invite"><p>A new day: <a class="button" href="/shape?morning=left" data-here>Go through the morning <kbd>J</kbd></a></p><form method="post" action="/shape/morning">@csrf<button class="button button-bare">Not today</button></form></div>
+            @endif
             <x-bank :bank="$bank" :day="$day" :is-past="$isPast" :address="$address" :candidate="$chosenCandidate" :chosen="$chosen" />
         </section>
     </div>

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Clock;
+use App\Http\Requests\MoveBlockRequest;
+use App\Models\Block;
+use App\Models\Task;
+use App\Models\User;
+use App\Planning\BlockEdit;
+use App\Planning\PlanConflict;
+use App\Planning\Trial;
+use App\Screens\Preview;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+
+/** What a drop would do, asked while it is still in the air. */
+final readonly class TryController
+{
+    public function __construct(private BlockEdit $edit, private Trial $trial, private Preview $preview) {}
+
+    public function move(MoveBlockRequest $request, Block $block, #[CurrentUser] User $user): JsonResponse
+    {
+        [$start, $end] = $request->times($block);
+        $before = (int) $block->task->estimate;
+
+        return $this->answer($request, $user, fn () => $this->edit->move($block, $start, $end, Clock::now()), fn (): array => ['estimate' => [$before, (int) $block->task->estimate]]);
+    }
+
+    public function place(MoveBlockRequest $request, Task $task, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($request, $user, fn () => $this->edit->place($task, $request->start(), Clock::now()), static fn (): array => []);
+    }
+
+    /**
+     * @param  \Closure(): ?\App\Models\PlanRevision  $change
+     * @param  \Closure(): array<string, mixed>  $more
+     */
+    private function answer(MoveBlockRequest $request, User $user, \Closure $change, \Closure $more): JsonResponse
+    {
+        session()->reflash(); // asked beside the page: what it is to say next is not for us
+        try {
+            $tried = $this->trial->of($user, $request->day(), Clock::now(), $change);
+        } catch (PlanConflict $conflict) {
+            return response()->json(['refused' => $conflict->getMessage()]);
+        }
+
+        return response()->json($this->preview->of($user, $request->day(), $tried, $more(), Clock::now()));
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\BlockState;
+use App\Models\User;
+use App\Wording\Times;
+use Carbon\CarbonImmutable;
+
+/** Which times a person can still fix something at. */
+final readonly class FixedTime
+{
+    /** Something can be fixed this far ahead. */
+    private const MOST_DAYS = 366;
+
+    /**
+     * @param  list<int>  $but  blocks that make way themselves
+     * @param  bool  $begun  it has begun already and only ends elsewhere
+     *
+     * @throws PlanConflict if that time has passed, is too far away or belongs to another fixed block
+     */
+    public static function ensureFree(User $user, CarbonImmutable $start, CarbonImmutable $end, CarbonImmutable $now, array $but = [], bool $begun = false): void
+    {
+        if ($end <= $now || ($start < $now && ! $begun)) {
+            throw PlanConflict::passed();
+        }
+        if ($end > $now->addDays(self::MOST_DAYS)) {
+            throw PlanConflict::tooFar();
+        }
+        $other = $user->blocks()->where('state', BlockState::Planned)->whereKeyNot($but)
+            ->where('starts_at', '<', $end->utc())->where('ends_at', '>', $start->utc())
+            ->where(fn ($query) => $query->where('anchored', true)->orWhere('kept', true)->orWhere('starts_at', '<=', $now))
+            ->with('task')->orderBy('starts_at')->first();
+        if ($other !== null) {
+            throw PlanConflict::anchored($other->task->title, Times::range($user, $other->starts_at, $other->ends_at));
+        }
+    }
+}

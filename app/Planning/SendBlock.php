@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Block;
+use App\Models\BlockState;
+use App\Models\PlanRevision;
+use App\Models\RevisionCause;
+use Carbon\CarbonImmutable;
+use Nekto\Core\Time\LocalDay;
+
+/** Sends a block to another day. */
+final readonly class SendBlock
+{
+    public function __construct(private Replan $replan, private FreePlace $places) {}
+
+    /**
+     * Work with a single block is picked for that day, and planning chooses the hour; one of several blocks is anchored
+     * in the first stretch of the day where nothing is fixed, for the others must stay.
+     *
+     * @throws PlanConflict if the day has passed or is too far, or has no stretch long enough
+     */
+    public function __invoke(Block $block, LocalDay $day, CarbonImmutable $now): ?PlanRevision
+    {
+        $user = $block->user;
+        $task = $block->task;
+        $span = Zones::named($user->zone)->day($day);
+        if ($span->end <= RowMapper::minute($now)) {
+            throw PlanConflict::passed();
+        }
+        if ($span->end > RowMapper::minute($now->addDays((int) config('nekto.horizon_days')))) {
+            throw PlanConflict::beyondPlan((int) config('nekto.horizon_days'));
+        }
+        if ($task->blocks()->where('state', BlockState::Planned)->whereKeyNot($block->id)->doesntExist()) {
+            return ($this->replan)($user, $now, RevisionCause::Sent, first: static function () use ($block, $task, $day, $span): void {
+                $block->delete();
+                $task->update(['picked_on' => $day->asString(), ...($task->not_before >= RowMapper::moment($span->end) ? ['not_before' => null] : [])]);
+            });
+        }
+        $fixed = Blocks::during($user, $span)->where('state', BlockState::Planned)->whereKeyNot($block->id)
+            ->where(static fn ($query) => $query->where('anchored', true)->orWhere('kept', true)->orWhere('starts_at', '<=', $now))->get();
+        $length = RowMapper::time($block)->length();
+        $start = $this->places->first($user, $task->hoursSet(), $day, $length, $now, $fixed) ?? throw PlanConflict::noTime($task->title);
+
+        return ($this->replan)($user, $now, RevisionCause::Sent, first: static function () use ($block, $start, $length): void {
+            $block->update(['starts_at' => $start, 'ends_at' => $start->addMinutes($length), 'anchored' => true, 'kept' => false, 'reserve_id' => null]);
+        });
+    }
+}
