@@ -13,8 +13,11 @@ use App\Http\Controllers\GatherController;
 use App\Http\Controllers\HoursController;
 use App\Http\Controllers\MeetingController;
 use App\Http\Controllers\MessageController;
+use App\Http\Controllers\OccurrenceController;
+use App\Http\Controllers\OutboxController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\ProjectController;
+use App\Http\Controllers\PulseController;
 use App\Http\Controllers\ReserveController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SettingsController;
@@ -50,7 +53,7 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
 
     Route::get('/gather', [GatherController::class, 'index']);
     Route::post('/gather', [GatherController::class, 'store']);
-    Route::post('/gather/understand', [GatherController::class, 'understand']);
+    Route::post('/gather/understand', [GatherController::class, 'understand'])->middleware('aside');
 
     Route::get('/gather/files', [FileController::class, 'index']);
     Route::post('/gather/files', [FileController::class, 'store'])->middleware('throttle:upload');
@@ -80,7 +83,7 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::delete('/tasks/{task}', [TaskController::class, 'destroy']);
     Route::post('/tasks/{task}/weigh', [TaskController::class, 'weigh']);
     Route::post('/tasks/{task}/place', [BlockController::class, 'place']);
-    Route::post('/tasks/{task}/try', [TryController::class, 'place']);
+    Route::post('/tasks/{task}/try', [TryController::class, 'place'])->middleware('aside');
 
     Route::post('/tasks/{task}/subtasks', [SubtaskController::class, 'store']);
     Route::patch('/subtasks/{subtask}', [SubtaskController::class, 'update']);
@@ -119,7 +122,7 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::get('/weigh', [WeighController::class, 'field']);
     Route::get('/weigh/list', [WeighController::class, 'list']);
     Route::post('/weigh/{task}', [WeighController::class, 'answer']);
-    Route::post('/weigh/{task}/preview', [WeighController::class, 'preview'])->name('weigh.preview');
+    Route::post('/weigh/{task}/preview', [WeighController::class, 'preview'])->middleware('aside')->name('weigh.preview');
 
     Route::get('/close/{date?}', [CloseController::class, 'show'])->where('date', '\d{4}-\d{2}-\d{2}');
     Route::post('/close', [CloseController::class, 'store']);
@@ -131,6 +134,7 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::post('/work/rest', [WorkController::class, 'rest']);
     Route::post('/work/blocks/{block}/more', [WorkController::class, 'more']);
     Route::post('/work/blocks/{block}/blocked', [WorkController::class, 'blocked']);
+    Route::post('/work/forgotten', [WorkController::class, 'settle']);
     Route::post('/work/entries', [WorkController::class, 'store']);
     Route::patch('/work/entries/{entry}', [WorkController::class, 'update']);
     Route::delete('/work/entries/{entry}', [WorkController::class, 'destroy']);
@@ -147,7 +151,7 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::post('/plan/seen', [PlanController::class, 'seen']);
 
     Route::patch('/blocks/{block}', [BlockController::class, 'move']);
-    Route::post('/blocks/{block}/try', [TryController::class, 'move']);
+    Route::post('/blocks/{block}/try', [TryController::class, 'move'])->middleware('aside');
     Route::post('/blocks/{block}/split', [BlockController::class, 'split']);
     Route::post('/blocks/{block}/join', [BlockController::class, 'join']);
     Route::post('/blocks/{block}/swap', [BlockController::class, 'swap']);
@@ -166,6 +170,9 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::post('/meetings', [MeetingController::class, 'store'])->middleware('throttle:upload');
     Route::patch('/meetings/{meeting}', [MeetingController::class, 'update']);
     Route::get('/meetings/imports/{import}', [MeetingController::class, 'show']);
+    Route::get('/occurrences/{occurrence}', [OccurrenceController::class, 'show']);
+    Route::post('/occurrences/{occurrence}/note', [OccurrenceController::class, 'note']);
+    Route::post('/occurrences/{occurrence}/decided', [OccurrenceController::class, 'decided']);
     Route::post('/occurrences/{occurrence}/task', [MeetingController::class, 'task']);
     Route::post('/meetings/imports/{import}/step', [MeetingController::class, 'step']);
 
@@ -175,6 +182,11 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::post('/settings/contexts', [AreaController::class, 'storeContext']);
     Route::patch('/settings/contexts/{context}', [AreaController::class, 'updateContext']);
     Route::delete('/settings/contexts/{context}', [AreaController::class, 'destroyContext']);
+
+    Route::get('/pulse', PulseController::class)->middleware('aside');
+    Route::get('/outbox', [OutboxController::class, 'index']);
+    Route::get('/outbox/{mail}', [OutboxController::class, 'show']);
+    Route::get('/outbox/{mail}/source', [OutboxController::class, 'source']);
 
     Route::get('/settings', [SettingsController::class, 'edit']);
     Route::put('/settings', [SettingsController::class, 'update']);

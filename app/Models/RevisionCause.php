@@ -27,9 +27,7 @@ enum RevisionCause: string
     case Banked = 'banked';
     case Reserved = 'reserved';
     case Batched = 'batched';
-    case Left = 'left';
     case WayTaken = 'way_taken';
-    case Overran = 'overran';
     case Minutes = 'minutes';
     case Caught = 'caught';
     case Sorted = 'sorted';
@@ -38,6 +36,6 @@ enum RevisionCause: string
     /** True where no one pressed anything. */
     public function isAutomatic(): bool
     {
-        return $this === self::Healed || $this === self::Overran;
+        return $this === self::Healed;
     }
 }

@@ -8,6 +8,7 @@ use App\Models\BlockState;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\User;
+use App\Work\Overrun;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -17,16 +18,16 @@ final readonly class Heal
 {
     public function __construct(private Replan $replan) {}
 
-    /** Null if nothing had to move. */
+    /** Null if nothing had to move, or if the person wants to be asked first. */
     public function __invoke(User $user, CarbonImmutable $now): ?PlanRevision
     {
-        if (! $this->isNeeded($user, $now)) {
+        if ($user->heal_asks || ! $this->isNeeded($user, $now)) {
             return null;
         }
 
         // Looked at once more when it is our turn: the worker and a request may have come at the same moment.
         return DB::transaction(fn (): ?PlanRevision => $this->isNeeded($user, $now)
-            ? ($this->replan)($user, $now, RevisionCause::Healed)
+            ? ($this->replan)($user, $now, RevisionCause::Healed, first: static fn () => Overrun::extend($user, $now))
             : null);
     }
 

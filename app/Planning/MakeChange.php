@@ -9,6 +9,7 @@ use App\Models\HoursSet;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\User;
+use App\Work\Overrun;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Hours\Stretch;
 use Nekto\Core\Time\LocalDay;
@@ -25,7 +26,7 @@ final readonly class MakeChange
             ChangeKind::Wait => ($this->wait)($user, $change->tasks, $day, $now),
             ChangeKind::Longer => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->openLonger($user, $day, $change->minutes)),
             ChangeKind::Cut => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->cut($user, $change)),
-            ChangeKind::Mend => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->leave($user, $change->hold)),
+            ChangeKind::Mend => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->mend($user, $change->hold, $now)),
             ChangeKind::Picks => ($this->replan)($user, $now, RevisionCause::Picked, first: fn () => $this->pick($user, $day, $change, $now)),
         };
     }
@@ -55,8 +56,9 @@ final readonly class MakeChange
     }
 
     /** @param  list<int>  $tasks  whose blocks healing leaves alone from now on */
-    private function leave(User $user, array $tasks): void
+    private function mend(User $user, array $tasks, CarbonImmutable $now): void
     {
+        Overrun::extend($user, $now);
         $user->blocks()->whereIn('task_id', $tasks)->where('state', BlockState::Planned)->update(['kept' => true]);
     }
 

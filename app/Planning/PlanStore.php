@@ -8,7 +8,6 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\User;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Nekto\Core\Planning\Plan;
 use Nekto\Core\Planning\Reason;
 
@@ -43,8 +42,6 @@ final readonly class PlanStore
         [$past, $future] = collect($old)->partition(static fn (Block $block): bool => $block->ends_at <= $now);
         $passed = $past->pluck('id')->all();
         $user->blocks()->whereKey($passed)->update(['state' => BlockState::Passed, 'kept' => false]);
-        $user->entries()->whereIn('block_id', $passed)->whereNull('ends_at')
-            ->update(['ends_at' => DB::raw('(select blocks.ends_at from blocks where blocks.id = entries.block_id)')]);
         foreach (array_chunk($future->pluck('id')->all(), 500) as $ids) {
             $user->blocks()->whereKey($ids)->delete();
         }

@@ -74,6 +74,7 @@ final class AppServiceProvider extends ServiceProvider
             'saved' => static fn (User $user) => $user->savedViews(),
             'area' => static fn (User $user) => $user->areas(),
             'entry' => static fn (User $user) => $user->entries(),
+            'mail' => static fn (User $user) => $user->outboxMails(),
             'reserve' => static fn (User $user) => $user->reserves(),
             'context' => static fn (User $user) => $user->contexts(),
         ];

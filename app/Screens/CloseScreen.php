@@ -46,6 +46,8 @@ final readonly class CloseScreen
 
         return [
             'day' => $day,
+            'entries' => $entries,
+            'titles' => $tasks->union($other)->map(static fn (Task $task): string => $task->title)->all(),
             'areas' => collect($rows)->groupBy(static fn (array $row): int => $row['area']->id),
             'planned' => (int) array_sum(array_column($rows, 'planned')),
             'actual' => (int) array_sum(array_column($rows, 'actual')),

@@ -39,6 +39,7 @@ final readonly class Frame
             ],
             'ribbon' => Ribbon::of($time, $blocks, $now),
             'pinned' => $user->savedViews()->where('pinned', true)->limit(3)->pluck('name', 'id'),
+            'mark' => Pulse::of($user),
             'canUndo' => $undo !== null,
             'mended' => $undo !== null && $undo->seen_at === null ? (new ChangeNote($user, $now))->lines($undo) : [],
         ]);

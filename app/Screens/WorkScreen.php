@@ -14,6 +14,10 @@ use App\Planning\RowMapper;
 use App\Work\Timer;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Nekto\Core\Time\Interval;
+use Nekto\Core\Work\Rhythm;
+use Nekto\Core\Work\Stretch;
+use Nekto\Core\Work\Turn;
 
 /** What Work shows: what is on, large; what comes next; the day block by block. */
 final readonly class WorkScreen
@@ -40,7 +44,11 @@ final readonly class WorkScreen
             'block' => $current,
             'task' => $task,
             'candidate' => $candidate,
-            'meeting' => $meeting,
+            'meeting' => $meeting === null ? null : MeetingScreen::of($user, $meeting),
+            'forgotten' => $forgotten = Timer::forgotten($user, $now),
+            'forgottenTask' => $forgotten?->task_id === null ? null : $user->tasks()->withTrashed()->find($forgotten->task_id),
+            'likelyEnd' => $forgotten === null ? null : Timer::likelyEnd($user, $forgotten),
+            'turn' => $forgotten === null ? $this->turn($user, $entries, $running, $now) : null,
             'nextMeeting' => $meetings->first(static fn (Occurrence $one): bool => $one->starts_at > $now),
             'spent' => $task === null ? 0 : self::minutes($entries->where('task_id', $task->id), $now),
             'entries' => $entries,
@@ -49,6 +57,25 @@ final readonly class WorkScreen
             'ended' => $user->earlyEnds()->where('from_at', '<=', $now)->where('until_at', '>', $now)->first(),
             'now' => $now,
         ];
+    }
+
+    /** @param  Collection<int, Entry>  $entries  of today */
+    private function turn(User $user, Collection $entries, ?Entry $running, CarbonImmutable $now): ?Turn
+    {
+        if ($user->rhythm_work === null) {
+            return null;
+        }
+        $minute = RowMapper::minute($now);
+        $stretches = [];
+        foreach ($entries as $entry) {
+            $end = $entry->ends_at === null ? $minute : RowMapper::end($entry);
+            if ($end > RowMapper::start($entry)) {
+                $stretches[] = new Stretch(new Interval(RowMapper::start($entry), $end), $entry->break);
+            }
+        }
+        $isOn = $running !== null && $stretches !== [] && $running->starts_at < $now;
+
+        return (new Rhythm($user->rhythm_work, $user->rhythm_break, $user->rhythm_long, $user->rhythm_after))->at($stretches, $minute, $isOn);
     }
 
     /** @param  Collection<int, Block>  $blocks */

@@ -33,9 +33,22 @@ final readonly class Timer
     /** The entry that has been going on since an earlier day: nobody worked so long. */
     public static function forgotten(User $user, CarbonImmutable $now): ?Entry
     {
-        $today = $user->local($now)->startOfDay()->utc();
+        $running = self::running($user);
 
-        return $user->entries()->whereNull('ends_at')->where('starts_at', '<', $today)->latest('starts_at')->first();
+        return $running !== null && self::isForgotten($user, $running, $now) ? $running : null;
+    }
+
+    /** When a forgotten entry probably ended: with its block, or else an hour after it began. */
+    public static function likelyEnd(User $user, Entry $entry): CarbonImmutable
+    {
+        $block = $entry->block_id === null ? null : $user->blocks()->find($entry->block_id);
+
+        return $block !== null && $block->ends_at > $entry->starts_at ? $block->ends_at : $entry->starts_at->addHour();
+    }
+
+    private static function isForgotten(User $user, Entry $entry, CarbonImmutable $now): bool
+    {
+        return ! $user->local($entry->starts_at)->isSameDay($user->local($now));
     }
 
     /** Goes over to a task; what was going on ends. Asked twice, it goes on as it is. */
@@ -66,7 +79,7 @@ final readonly class Timer
     {
         DB::transaction(static function () use ($user, $now): void {
             foreach ($user->entries()->whereNull('ends_at')->get() as $entry) {
-                $entry->starts_at >= $now ? $entry->delete() : $entry->update(['ends_at' => $now]);
+                $entry->starts_at >= $now ? $entry->delete() : $entry->update(['ends_at' => self::isForgotten($user, $entry, $now) ? self::likelyEnd($user, $entry) : $now]);
             }
         });
     }

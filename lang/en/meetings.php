@@ -21,4 +21,6 @@ return [
     'unknown_zone' => 'its time zone “:zone” is unknown and the file does not describe it',
     'prepare' => 'Prepare :title',
     'follow_up' => 'Follow up: :title',
+    'note_kept' => 'The note stays with this meeting.',
+    'decided' => '{1} 1 task was caught from it.|[2,*] :count tasks were caught from it.',
 ];

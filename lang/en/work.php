@@ -10,6 +10,8 @@ return [
     'ends_before' => 'It must end after it begins.',
     'not_yet' => 'That time has not come yet. Enter what was, not what will be.',
     'overlaps' => 'At :when there is already :title. Change that entry, or choose a time beside it.',
+    'nothing_forgotten' => 'No clock of an earlier day is running.',
+    'stopped_when' => 'Say a time after :start and before now, such as 17:30.',
     'break' => 'a break',
     'other' => 'another entry',
     'goes_on' => 'The rest of the day is open again.',

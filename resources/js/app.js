@@ -6,7 +6,8 @@ import field from './components/field.js'
 import runSheet from './components/runSheet.js'
 import toast from './components/toast.js'
 import { listenForKeys } from './keys.js'
-import { listenForForms, refreshEachMinute } from './page.js'
+import { listenForForms, offer, refreshEachMinute } from './page.js'
+import { listenForPulse } from './pulse.js'
 
 Alpine.plugin(morph)
 Alpine.data('card', card)
@@ -19,6 +20,8 @@ Alpine.start()
 listenForForms()
 listenForKeys()
 refreshEachMinute()
+listenForPulse()
+offer()
 
 const zone = document.querySelector('[data-own-zone]')
 if (zone?.value === 'UTC') {

@@ -23,6 +23,8 @@ export function listenForKeys() {
             document.querySelector(`[data-go="${event.key}"]`)?.click()
         } else if (!typing && event.key === 'Enter' && event.target.matches('tr[data-row]')) {
             event.target.querySelector('a')?.click()
+        } else if (event.key === 'Enter' && event.target.matches('body, main')) {
+            press(event, document.querySelector('[data-enter]'))
         } else if (!typing && document.body.dataset.singleKeys !== 'off') {
             single(event)
         } else if (!typing && event.key === 'Delete') {

@@ -1,4 +1,5 @@
 import Alpine from '@alpinejs/csp'
+import { chime } from './sound.js'
 
 /*
  * The server draws every page whole. A form that is sent, or a link of the same page, brings the new page, and only what
@@ -41,6 +42,7 @@ export async function show(address, options = {}) {
 
 /** Sends a form and shows the answer. */
 export function send(form, submitter) {
+    'sound' in form.dataset && chime()
     const data = new FormData(form, submitter ?? undefined)
     return show(form.action, { method: 'POST', body: data })
 }
@@ -155,15 +157,20 @@ function put(page) {
     if (toast) {
         document.getElementById('page').append(toast)
     }
-    const first = document.querySelector('[data-first]')
-    const step = first?.textContent + first?.getAttribute('href')
-    if (first && step !== offered) {
-        first.focus({ preventScroll: true })
-    }
-    offered = first ? step : null
+    offer()
     if (before && document.activeElement === document.body) {
         document.getElementById(before)?.focus({ preventScroll: true })
     }
+}
+
+/** What the page offers to take next has the focus once it is new: Enter takes it. */
+export function offer() {
+    const first = document.querySelector('[data-first]')
+    const step = first && first.textContent + first.getAttribute('href')
+    if (first && step !== offered) {
+        first.focus({ preventScroll: true })
+    }
+    offered = step
 }
 
 /** A field in which someone is typing is left alone, and an open menu stays open. */

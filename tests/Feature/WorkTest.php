@@ -22,7 +22,7 @@ final class WorkTest extends FeatureTestCase
 
         $this->get('/work')->assertOk()->assertSeeInOrder(['Wall texts', '1 h 10', 'left until 10:30', 'Next', '1 h 40 until Loans committee', 'Loans committee', 'Quotes']);
         $this->at('2026-03-11 11:15');
-        $this->get('/work')->assertSee('45 min')->assertSee('What was decided becomes a task');
+        $this->get('/work')->assertSee('45 min')->assertSee('Decided: one task a line');
     }
 
     #[Test]

@@ -11,6 +11,7 @@ use App\Mailbox\ReadMailbox;
 use App\Models\CalendarImport;
 use App\Models\User;
 use App\Planning\Heal;
+use App\Reminders\Remind;
 use App\Tasks\ComeBack;
 use App\Tasks\Tidy;
 use Illuminate\Console\Command;
@@ -26,9 +27,9 @@ final class Minute extends Command
 
     protected $signature = 'nekto:minute';
 
-    protected $description = 'Mends plans, reads mailboxes, expands repeating meetings, goes on with imports; run it each minute';
+    protected $description = 'Mends plans, reads mailboxes, reminds, expands repeating meetings, goes on with imports; run it each minute';
 
-    public function handle(Heal $heal, ExtendMeetings $extend, TakeEvents $take, ReadMailbox $mailbox, ComeBack $comeBack, Tidy $tidy): int
+    public function handle(Heal $heal, ExtendMeetings $extend, TakeEvents $take, ReadMailbox $mailbox, ComeBack $comeBack, Tidy $tidy, Remind $remind): int
     {
         $now = Clock::now();
         $failed = 0;
@@ -38,6 +39,7 @@ final class Minute extends Command
                 $mailbox($user, $now);
                 $comeBack($user, $now);
                 $revision = $heal($user, $now);
+                $remind($user, $now);
                 $revision === null || $this->line("Mended the plan of account {$user->id}: ".count($revision->moves).' moves.');
             } catch (\Throwable $error) {
                 report($error);

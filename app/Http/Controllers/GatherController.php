@@ -30,7 +30,6 @@ final readonly class GatherController
     /** What is understood of the lines so far. */
     public function understand(LinesRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        $request->session()->reflash(); // what was said is for the next page
         $caught = new CaughtLine($user, Clock::now());
         $gloss = new Gloss($user, Clock::now());
         $refused = $request->refused();

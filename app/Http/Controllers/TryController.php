@@ -40,7 +40,6 @@ final readonly class TryController
      */
     private function answer(MoveBlockRequest $request, User $user, \Closure $change, \Closure $more): JsonResponse
     {
-        session()->reflash(); // asked beside the page: what it is to say next is not for us
         try {
             $tried = $this->trial->of($user, $request->day(), Clock::now(), $change);
         } catch (PlanConflict $conflict) {

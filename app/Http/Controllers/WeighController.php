@@ -41,7 +41,6 @@ final readonly class WeighController
     /** What it would weigh, while the card is being filled. */
     public function preview(WeighRequest $request, Task $task, #[CurrentUser] User $user): JsonResponse
     {
-        $request->session()->reflash(); // what was said is for the next page
         $card = $this->screen->weighed($user, $task, $request->importance(), $request->dueOn(), $request->minutes(), Clock::now());
         [$one, $likely, $careful, $answer] = [$card['one'], $card['likely'], $card['careful'], $card['answer']];
 

@@ -8,10 +8,13 @@ use App\Clock;
 use App\Http\Requests\BlockedRequest;
 use App\Http\Requests\BlockRequest;
 use App\Http\Requests\EntryRequest;
+use App\Http\Requests\ForgottenRequest;
 use App\Models\Block;
 use App\Models\Entry;
+use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\PlanJournal;
 use App\Screens\WorkScreen;
 use App\Wording\Said;
 use App\Work\Timer;
@@ -23,11 +26,11 @@ use Illuminate\Http\Request;
 /** Working through the day: the clock, more time, what is in the way, minutes put right afterwards. */
 final readonly class WorkController
 {
-    public function __construct(private Timer $timer, private Said $said) {}
+    public function __construct(private Timer $timer, private Said $said, private PlanJournal $journal) {}
 
-    public function show(#[CurrentUser] User $user, WorkScreen $screen): View
+    public function show(Request $request, #[CurrentUser] User $user, WorkScreen $screen): View
     {
-        return view('screens.work', $screen->of($user, Clock::now()));
+        return view($request->boolean('quiet') ? 'screens.quiet' : 'screens.work', $screen->of($user, Clock::now()));
     }
 
     public function start(Request $request, Task $task, #[CurrentUser] User $user): RedirectResponse
@@ -71,25 +74,50 @@ final readonly class WorkController
         return redirect('/work')->with($this->said->about($revision, __('task.answered.hand_off', ['title' => $block->task->title, 'person' => $request->by()])));
     }
 
+    /** What was true of a clock that was forgotten: when it should have stopped, or that it should not have run. */
+    public function settle(ForgottenRequest $request, #[CurrentUser] User $user): RedirectResponse
+    {
+        $entry = $request->entry();
+        if ($entry === null) {
+            return back()->with('status', __('work.nothing_forgotten'));
+        }
+
+        return $this->keep($user, static function () use ($request, $entry): void {
+            $request->boolean('none') ? $entry->delete() : $entry->update(['ends_at' => $request->end()]);
+        }, __($request->boolean('none') ? 'work.entry_gone' : 'work.entry_kept'));
+    }
+
     /** Minutes entered or put right by hand. */
     public function store(EntryRequest $request, #[CurrentUser] User $user): RedirectResponse
     {
-        $user->entries()->create($request->columns());
-
-        return back()->with('status', __('work.entry_kept'));
+        return $this->keep($user, static function () use ($request, $user): void {
+            $user->entries()->create($request->columns());
+        }, __('work.entry_kept'));
     }
 
-    public function update(EntryRequest $request, Entry $entry): RedirectResponse
+    public function update(EntryRequest $request, Entry $entry, #[CurrentUser] User $user): RedirectResponse
     {
-        $entry->update($request->columns());
-
-        return back()->with('status', __('work.entry_kept'));
+        return $this->keep($user, static function () use ($request, $entry): void {
+            $entry->update($request->columns());
+        }, __('work.entry_kept'));
     }
 
-    public function destroy(Entry $entry): RedirectResponse
+    public function destroy(Entry $entry, #[CurrentUser] User $user): RedirectResponse
     {
-        $entry->delete();
+        return $this->keep($user, static function () use ($entry): void {
+            $entry->delete();
+        }, __('work.entry_gone'));
+    }
 
-        return back()->with('status', __('work.entry_gone'));
+    /** @param  \Closure(): void  $change */
+    private function keep(User $user, \Closure $change, string $words): RedirectResponse
+    {
+        $revision = $this->journal->record($user, RevisionCause::Minutes, Clock::now(), static function () use ($change): array {
+            $change();
+
+            return [];
+        });
+
+        return back()->with($this->said->about($revision, $words));
     }
 }

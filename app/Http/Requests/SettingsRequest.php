@@ -11,6 +11,8 @@ use Nekto\Core\Planning\Tempo;
 
 final class SettingsRequest extends FormRequest
 {
+    private const REMINDS = ['blocks', 'due', 'waiting', 'close'];
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -28,6 +30,17 @@ final class SettingsRequest extends FormRequest
             'single_keys' => ['required', 'boolean'],
             'month_first' => ['sometimes', 'boolean'],
             'carry_picks' => ['sometimes', 'boolean'],
+            'heal_asks' => ['sometimes', 'boolean'],
+            'sound' => ['sometimes', 'boolean'],
+            'remind_mail' => ['sometimes', 'boolean'],
+            'remind_before' => ['sometimes', 'required', 'integer', 'between:0,240'],
+            'reminds' => ['sometimes', 'array'],
+            'reminds.*' => ['nullable', Rule::in(self::REMINDS)],
+            'close_at' => ['sometimes', 'nullable', 'date_format:H:i,G:i'],
+            'rhythm_work' => ['sometimes', 'nullable', 'integer', 'between:5,240'],
+            'rhythm_break' => ['sometimes', 'required', 'integer', 'between:1,120'],
+            'rhythm_long' => ['sometimes', 'required', 'integer', 'between:1,240'],
+            'rhythm_after' => ['sometimes', 'required', 'integer', 'between:1,12'],
         ];
     }
 
@@ -40,6 +53,7 @@ final class SettingsRequest extends FormRequest
             'lunch_from.required_with' => __('settings.lunch_both'),
             'lunch_to.required_with' => __('settings.lunch_both'),
             'between' => __('settings.between'),
+            'close_at.date_format' => __('task.unknown_time'),
             'integer' => __('settings.whole_number'),
         ];
     }
@@ -50,7 +64,10 @@ final class SettingsRequest extends FormRequest
         $minutes = fn (string $key): ?int => $this->filled($key) ? Stretch::minutes($this->string($key)->toString()) : null;
 
         return [
-            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'tempo', 'theme', 'single_keys', 'month_first', 'carry_picks']),
+            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'tempo', 'theme', 'single_keys', 'month_first', 'carry_picks', 'heal_asks', 'sound', 'remind_mail',
+                'remind_before', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after']),
+            ...($this->has('reminds') ? ['reminds' => implode(',', array_intersect(self::REMINDS, $this->array('reminds')))] : []),
+            ...($this->has('close_at') ? ['close_at' => $minutes('close_at')] : []),
             'addresses' => $this->string('addresses')->toString(),
             'lunch_from' => $minutes('lunch_from'),
             'lunch_to' => $minutes('lunch_to'),

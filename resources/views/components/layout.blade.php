@@ -1,5 +1,5 @@
 {{-- The frame of every screen: head, ribbon, one main thing, and what was said last. --}}
-@props(['title', 'station' => null, 'at' => null])
+@props(['title', 'station' => null, 'at' => null, 'quiet' => false])
 <!doctype html>
 <html lang="en" data-theme="{{ $person->theme ?? 'auto' }}">
 <head>
@@ -10,10 +10,10 @@
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
-<body @auth data-single-keys="{{ $person->single_keys ? 'on' : 'off' }}" data-clock="{{ App\Clock::stands() ? 'stands' : 'runs' }}" @endauth>
-<div id="page">
+<body @auth data-single-keys="{{ $person->single_keys ? 'on' : 'off' }}" data-clock="{{ App\Clock::stands() ? 'stands' : 'runs' }}" data-sound="{{ $person->sound ? 'on' : 'off' }}" @endauth @class(['quiet-page' => $quiet])>
+<div id="page" @auth data-mark="{{ $mark }}" @endauth>
     <a class="skip" href="#main">To the content</a>
-    @auth
+    @if (Auth::check() && ! $quiet)
         <header>
             <div class="head">
                 <a class="wordmark" href="/shape" aria-label="Nekto, to today">Nekto</a>
@@ -50,11 +50,11 @@
             </div>
             <x-ribbon :ribbon="$ribbon" />
         </header>
-    @endauth
+    @endif
     <main id="main" tabindex="-1" @auth class="page" @endauth>
         {{ $slot }}
     </main>
-    @auth
+    @if (Auth::check() && ! $quiet)
         <nav class="foot-nav page" aria-label="More">
             <a href="/projects">Projects</a>
             <a href="/views">Views</a>
@@ -63,6 +63,8 @@
             <a href="/settings">Settings</a>
             <form method="post" action="/sign-out" data-whole>@csrf<button>Sign out</button></form>
         </nav>
+    @endif
+    @auth
         @if (session('status'))
             <div class="toast" role="status" id="toast" x-data="toast">
                 <span>{{ session('status') }}</span>

@@ -14,7 +14,7 @@
         @if ($morning->forgotten)<p class="warning">The clock of an earlier day still runs. <a href="/work">Say when you stopped</a>.</p>@endif
         @forelse ($morning->left as $one)
             <div class="morning-row hue-{{ $one['task']->area->hue }}"><x-spine :importance="$one['task']->importance->value ?? 0" :height="30" /><div class="grow"><a href="/tasks/{{ $one['task']->id }}">{{ $one['task']->title }}</a> @if ($one['task']->carried)<span class="soft"><x-icon name="carried" />{{ $one['task']->carried }}</span>@endif
-                <p class="soft">{{ $one['state'] }} → <b class="strong">{{ $one['next'] ? Times::when($person, $one['next']->starts_at, $now) : 'no place yet' }}</b></p></div>
+                <p class="soft">{{ $one['state'] }} <x-icon name="to" /> <b class="strong">{{ $one['next'] ? Times::when($person, $one['next']->starts_at, $now) : 'no place yet' }}</b></p></div>
                 @if ($one['next'] && $person->local($one['next']->starts_at)->isSameDay($person->local($now)))
                     <form method="post" action="/blocks/{{ $one['next']->id }}/send">@csrf<input type="hidden" name="mark" value="{{ $one['next']->mark() }}"><button class="button" name="to" value="tomorrow" aria-label="{{ $one['task']->title }} tomorrow instead">Tomorrow</button></form>
                 @else

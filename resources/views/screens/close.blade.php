@@ -9,7 +9,8 @@
     <form method="post" action="/close" id="close-form">@csrf<input type="hidden" name="date" value="{{ $day->asString() }}"></form>
     <div class="title-row"><h1>Account of {{ $date->format('l j F') }}</h1><span class="end"><a class="button" href="/close/{{ $date->subDay()->format('Y-m-d') }}" data-go="ArrowLeft" aria-label="The day before">←</a>
         @if ($isClosed)<span class="soft">closed at {{ Times::clock($person, $closed->closed_at) }}</span><form method="post" action="/close/open">@csrf<input type="hidden" name="date" value="{{ $day->asString() }}"><button class="button">Open it again</button></form>
-        @else<button class="button button-main" form="close-form" name="close" value="1">Close the day <kbd>Enter</kbd></button>@endif</span></div>
+        @else<button class="button button-main" form="close-form" name="close" value="1" data-enter>Close the day <kbd>Enter</kbd></button>@endif</span></div>
+    @foreach (['start', 'day', 'slips', 'slips.*'] as $name)@error($name)<p class="warning" role="alert">{{ $message }}</p>@enderror @endforeach
     <div class="close-columns">
     <section aria-label="The day's account">
         <table class="bill">
@@ -25,6 +26,7 @@
             @endforeach
             <tfoot><tr><th>The day's work</th><td></td><td>{{ Times::duration($planned) }}</td><td>{{ Times::duration($actual) }}</td><td>{{ $signed($actual - $planned) }}</td></tr></tfoot>
         </table>
+        <x-minutes-by-hand :entries="$entries" :tasks="$titles" :day="$day->asString()" />
         @if ($areas->isEmpty())<div class="empty"><p class="soft">Nothing was planned or worked on this day.</p></div>@endif
         <p class="soft">{{ Times::duration($actual) }} of work, {{ Times::duration($held) }} in {{ count($meetings) }} meetings, {{ Times::duration($breaks) }} of breaks.
             @if (count($unplanned)) Not planned: {{ implode(', ', array_map(fn ($row) => $row['task']->title.' '.Times::duration($row['actual']), $unplanned)) }}.@endif
@@ -40,8 +42,8 @@
             @php $task = $one['task']; @endphp
             <div class="unfinished" id="unfinished-{{ $task->id }}"><x-spine :importance="$task->importance->value ?? 0" class="hue-{{ $task->area->hue }}" />
                 <div><a class="unfinished-title" href="/tasks/{{ $task->id }}">{{ $task->title }}</a><span class="soft">{{ $one['state'] }} @if ($task->carried)<x-icon name="carried" /> {{ $task->carried }}@endif</span></div>
-                <span class="soft">→ <b class="strong">{{ $one['next'] ? Times::when($person, $one['next']->starts_at, $now) : 'no place yet' }}</b></span>
-                @if ($one['next'])<a class="button" href="/shape/{{ $person->local($one['next']->starts_at)->format('Y-m-d') }}?block={{ $one['next']->id }}">Change</a>@endif
+                <span class="soft"><x-icon name="to" /> <b class="strong">{{ $one['next'] ? Times::when($person, $one['next']->starts_at, $now) : 'no place yet' }}</b></span>
+                @if ($one['next'])<details class="asks change-place" id="change-{{ $task->id }}"><summary class="button" aria-label="Change where {{ $task->title }} goes">Change</summary><form method="post" action="/blocks/{{ $one['next']->id }}/send" class="menu">@csrf<input type="hidden" name="mark" value="{{ $one['next']->mark() }}"><label for="day-{{ $task->id }}">Another day</label><input class="field" type="date" id="day-{{ $task->id }}" name="day" min="{{ $person->local($now)->format('Y-m-d') }}"><button class="button" name="to" value="day">Send it there</button><button class="button" name="to" value="tomorrow">Tomorrow</button><button class="button" name="to" value="bank">Not on its day</button><a href="/shape/{{ $person->local($one['next']->starts_at)->format('Y-m-d') }}?block={{ $one['next']->id }}">See it in Shape</a></form></details>@endif
                 @if ($one['state'] !== 'still to come')<label class="sr-only" for="slip-{{ $task->id }}">Why {{ $task->title }} slipped</label><input class="field wide" id="slip-{{ $task->id }}" form="close-form" name="slips[{{ $task->id }}]" list="slip-reasons" maxlength="300" placeholder="why it slipped" value="{{ old("slips.{$task->id}", $closed?->slips[$task->id] ?? '') }}">@endif
                 @if ($task->carried >= CloseScreen::ASK_AFTER)
                     <div class="wide ask-row"><span class="coral">carried over {{ $task->carried }} times: </span><a class="button" href="/tasks/{{ $task->id }}">split or shrink it</a><x-sort-form :task="$task" to="waiting" label="Hand off" key-hint="" />
@@ -59,7 +61,7 @@
         <div class="actions"><button class="button" form="close-form">Keep the lines</button></div>
         <div class="section-head"><h2>{{ $date->addDay()->format('l j') }}, a sketch</h2><span class="soft">{{ Times::duration($tomorrowMinutes) }} laid out</span></div>
         <x-ribbon :ribbon="$tomorrow" sketch="Tomorrow" />
-        <div class="actions"><form method="post" action="/plan/lay-out">@csrf<button class="button" data-page-key="l">Lay it out again <kbd>L</kbd></button></form><a class="button button-bare" href="/shape/{{ $date->addDay()->format('Y-m-d') }}">See it in Shape</a></div>
+        <div class="actions"><a class="button" href="/shape/{{ $date->addDay()->format('Y-m-d') }}?change=lay-out" data-page-key="l">Lay it out again <kbd>L</kbd></a><a class="button button-bare" href="/shape/{{ $date->addDay()->format('Y-m-d') }}">See it in Shape</a></div>
     </div>
     </div>
 </x-layout>

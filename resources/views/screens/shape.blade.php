@@ -38,7 +38,18 @@
             <x-gauge :gauge="$gauge" :chosen="$chosen" :address="$address" />
         </section>
         <section class="bank" aria-labelledby="bank-title">
-            @if ($mended)
+            @if ($morning)
+                <x-morning :morning="$morning" :gauge="$gauge" :sheet="$sheet" :day="$day" :address="$address" :ask="$ask" :proposal="$proposal" :difference="$difference" />
+            @elseif ($difference)
+                <x-difference :difference="$difference" :gauge="$gauge" :day="$day" :address="$address" :ask="$ask" />
+            @elseif ($overfull && $ask->change === null && ! $proposal)
+                <x-overfull :overfull="$overfull" :address="$address" :gauge="$gauge" />
+            @endif
+            @if ($needsMending && ! $difference && ! $morning)
+                <div id="to-mend"><div class="section-head section-over"><h2>The plan needs mending</h2></div><p>Work has gone by undone, or a meeting lies on it. <a class="button" href="{{ $address }}?change=mend" data-here>See what would move</a></p></div>
+            @endif
+            @if ($proposal && ! $morning)<x-proposal :proposal="$proposal" :day="$day" :address="$address" :waits="$ask->change !== null" />@endif
+            @if ($mended && ! $difference)
                 <div id="change-note">
                     <div class="section-head section-over"><h2>Moved by itself</h2><span class="soft">{{ count($mended) }} {{ count($mended) === 1 ? 'move' : 'moves' }}</span></div>
                     @foreach (array_slice($mended, 0, 6) as $line)
@@ -53,17 +64,6 @@
                     </div>
                 </div>
             @endif
-            @if ($morning)
-                <x-morning :morning="$morning" :gauge="$gauge" :sheet="$sheet" :day="$day" :address="$address" :ask="$ask" :proposal="$proposal" :difference="$difference" />
-            @elseif ($difference)
-                <x-difference :difference="$difference" :gauge="$gauge" :day="$day" :address="$address" :ask="$ask" />
-            @elseif ($overfull && $ask->change === null && ! $proposal)
-                <x-overfull :overfull="$overfull" :address="$address" :gauge="$gauge" />
-            @endif
-            @if ($needsMending && ! $difference && ! $morning)
-                <div id="to-mend"><div class="section-head section-over"><h2>The plan needs mending</h2></div><p>Work has gone by undone, or a meeting lies on it. <a class="button" href="{{ $address }}?change=mend" data-here>See what would move</a></p></div>
-            @endif
-            @if ($proposal && ! $morning)<x-proposal :proposal="$proposal" :day="$day" :address="$address" :waits="$ask->change !== null" />@endif
             @if ($isToday && ! $morning && ! $difference && ! $proposal && $invite)
                 <div class="invite" id="invite"><p>A new day: <a class="button" href="/shape?morning=left" data-here>Go through the morning <kbd>J</kbd></a></p><form method="post" action="/shape/morning">@csrf<button class="button button-bare">Not today</button></form></div>
             @endif

@@ -8,15 +8,34 @@
     $waitsToBegin = $block && $block->starts_at > $now;
 @endphp
 <x-layout title="Work" station="work">
+    @if ($forgotten)
+        <section class="forgotten" aria-labelledby="forgotten-title"><div class="section-head section-over"><h2 id="forgotten-title">The clock still runs</h2><span class="soft">since {{ Times::when($person, $forgotten->starts_at, $now) }}</span></div>
+            <p>{{ $forgottenTask ? '“'.$forgottenTask->title.'”' : ($forgotten->break ? 'A break' : 'An entry') }} has been going on since an earlier day. When did you stop?</p>
+            <form method="post" action="/work/forgotten" class="pair">@csrf<input class="field" type="time" name="until" aria-label="Stopped at" value="{{ old('until', Times::clock($person, $likelyEnd)) }}"><button class="button button-main">I stopped then</button><button class="button" name="none" value="1">I did not work on it</button></form>
+            @error('until')<p class="error" role="alert">{{ $message }}</p>@enderror</section>
+    @endif
+    @if ($turn)
+        <p @class(['turn', 'turn-due' => ($turn->breakAt !== null && $turn->breakAt <= App\Planning\RowMapper::minute($now)) || ($turn->backAt !== null && $turn->backAt <= App\Planning\RowMapper::minute($now))])>
+            @if ($turn->backAt !== null)
+                {{ $turn->isLong ? 'A long break' : 'A break' }} until <b>{{ Times::clock($person, $turn->backAt) }}</b>.@if ($turn->backAt <= App\Planning\RowMapper::minute($now)) It is over: go on with Space.@endif
+            @elseif ($turn->breakAt !== null && $turn->breakAt <= App\Planning\RowMapper::minute($now))
+                {{ Times::duration($turn->worked) }} without a break: take {{ $turn->breakMinutes }} min now, with K.
+            @else
+                Stretch {{ $turn->number }} of {{ $turn->of }}@if ($turn->breakAt !== null); {{ $turn->isLong ? 'the long break' : 'a break' }} at <b>{{ Times::clock($person, $turn->breakAt) }}</b>@endif.
+            @endif
+        </p>
+    @endif
     <div class="work-columns">
     <div>
         @if ($meeting)
+            @php $on = $meeting->occurrence; @endphp
             <section class="work-now work-meeting" aria-labelledby="work-title"><div class="work-body">
-                <p>meeting, {{ Times::range($person, $meeting->starts_at, $meeting->ends_at) }}{{ $meeting->place ? ', '.$meeting->place : '' }}</p>
-                <h1 id="work-title">{{ $meeting->summary }}</h1>
-                <p class="big">{{ Times::duration((int) $now->diffInMinutes($meeting->ends_at)) }}</p>
-                @if ($meeting->place && preg_match('~https?://\S+~', $meeting->place, $link))<a class="button" href="{{ $link[0] }}" rel="noopener noreferrer" target="_blank">Join it</a>@endif
-                <form method="post" action="/occurrences/{{ $meeting->id }}/task">@csrf<button class="button" name="when" value="after">What was decided becomes a task</button></form>
+                <p>meeting, {{ Times::range($person, $on->starts_at, $on->ends_at) }}{{ $on->place ? ', '.$on->place : '' }}</p>
+                <h1 id="work-title"><a href="/occurrences/{{ $on->id }}">{{ $on->summary }}</a></h1>
+                <p class="big">{{ Times::duration((int) $now->diffInMinutes($on->ends_at)) }}</p>
+                @if ($meeting->join)<a class="button" href="{{ $meeting->join }}" rel="noopener noreferrer" target="_blank">Join it</a>@endif
+                <form method="post" action="/occurrences/{{ $on->id }}/task">@csrf<button class="button" name="when" value="after">A task that follows from it</button></form>
+                <x-meeting-now :meeting="$meeting" />
             </div></section>
         @elseif ($task)
             <section @class(['work-now', 'work-deep' => $task->demand->value === 'deep', "hue-{$task->area->hue}"]) aria-labelledby="work-title">
@@ -31,22 +50,15 @@
                             <p>{{ Times::duration($spent) }} done today{{ $task->minutes_left === null ? '' : ', '.Times::duration((int) $task->minutes_left).' of work left' }}</p></div>
                     </div>
                     <div class="work-buttons">
-                        @if ($block && $block->state->value === 'planned')
-                            <form method="post" action="/blocks/{{ $block->id }}/done">@csrf<input type="hidden" name="mark" value="{{ $block->mark() }}"><button class="button button-main" data-page-key="d">Done <kbd>D</kbd></button></form>
-                        @else
-                            <form method="post" action="/tasks/sort">@csrf<input type="hidden" name="ids[]" value="{{ $task->id }}"><button class="button button-main" name="to" value="done" data-page-key="d">Done <kbd>D</kbd></button></form>
-                        @endif
-                        @if ($isOn)
-                            <form method="post" action="/work/pause">@csrf<button class="button" data-page-key=" ">Pause <kbd>Space</kbd></button></form>
-                        @else
-                            <form method="post" action="/work/start/{{ $task->id }}">@csrf<input type="hidden" name="block" value="{{ $block?->id }}"><button class="button" data-page-key=" ">{{ $spent ? 'Go on' : 'Start' }} <kbd>Space</kbd></button></form>
-                        @endif
+                        <x-done-form :task="$task" :block="$block" />
+                        <x-clock-form :task="$task" :block="$block" :is-on="$isOn" :spent="$spent" />
                         @if ($block && $block->state->value === 'planned' && ! $waitsToBegin)
                             <details class="asks" id="part"><summary class="button" data-page-key="m">Part done <kbd>M</kbd></summary><form method="post" action="/blocks/{{ $block->id }}/part" class="menu">@csrf<input type="hidden" name="mark" value="{{ $block->mark() }}"><label for="left">How much is left?</label><input class="field" id="left" name="left" value="{{ old('left', Times::duration(max(5, (int) $task->minutes_left - $spent))) }}"><button class="button button-main">Place the rest</button></form></details>
                             <details class="asks" id="blocked" @if ($errors->hasAny(['by', 'ask_on'])) open @endif><summary class="button" data-page-key="b">Blocked <kbd>B</kbd></summary><form method="post" action="/work/blocks/{{ $block->id }}/blocked" class="menu">@csrf<input type="hidden" name="mark" value="{{ $block->mark() }}"><label for="by">By whom or what?</label><input class="field" id="by" name="by" maxlength="200" value="{{ old('by') }}" required><label for="ask">Ask again on</label><input class="field" id="ask" type="date" name="ask_on" value="{{ old('ask_on') }}">@foreach (['by', 'ask_on'] as $name)@error($name)<p class="error" role="alert">{{ $message }}</p>@enderror @endforeach<button class="button button-main">It waits</button></form></details>
                             <details class="asks" id="more"><summary class="button" data-page-key="o">More time <kbd>O</kbd></summary><form method="post" action="/work/blocks/{{ $block->id }}/more" class="menu">@csrf<input type="hidden" name="mark" value="{{ $block->mark() }}">@foreach ([15, 30, 60] as $minutes)<button class="button" name="minutes" value="{{ $minutes }}">+ {{ $minutes }} min</button>@endforeach</form></details>
                         @endif
                         <form method="post" action="/work/rest">@csrf<button class="button" data-page-key="k">{{ $running?->break ? 'On a break' : 'Break' }} <kbd>K</kbd></button></form>
+                        <a class="button" href="/work?quiet=1" data-page-key="i">Only this <kbd>I</kbd></a>
                     </div>
                     @foreach (['left', 'minutes', 'start'] as $name)@error($name)<p class="error-on-deep" role="alert">{{ $message }}</p>@enderror @endforeach
                     @if ($block && $block->starts_at <= $now && $block->ends_at > $block->starts_at)
@@ -70,7 +82,7 @@
                         <div class="next-block hue-{{ $one->task->area->hue }}"><x-spine :importance="$one->task->importance->value ?? 0" /><div><b>{{ $one->task->title }} @if ($one->anchored)<x-icon name="anchor" />@endif</b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}</span></div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span>
                             <form method="post" action="/work/start/{{ $one->task_id }}">@csrf<input type="hidden" name="block" value="{{ $one->id }}"><button class="button" aria-label="Begin {{ $one->task->title }} now">Begin now</button></form></div>
                     @else
-                        <div class="next-block next-meeting"><div><b>{{ $one->summary }}</b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}{{ $one->place ? ', '.$one->place : '' }}</span></div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span></div>
+                        <div class="next-block next-meeting"><div><b><a href="/occurrences/{{ $one->id }}">{{ $one->summary }}</a></b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}{{ $one->place ? ', '.$one->place : '' }}</span></div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span></div>
                     @endif
                 @empty<p class="soft">Nothing more today.</p>
                 @endforelse
@@ -95,13 +107,7 @@
         <table class="account"><thead><tr><th>today</th><th>planned</th><th>actual</th><th>differs</th></tr></thead><tbody>
             @foreach ($rows as $row)<tr @class(['strong' => $task?->id === $row['id']])><td><a href="/tasks/{{ $row['id'] }}" @class(['struck' => $row['state'] === 'done'])>{{ $row['title'] }}</a></td><td>{{ Times::column($row['planned']) }}</td><td>{{ $row['actual'] === null ? '' : Times::column($row['actual']) }}</td><td>@if ($row['actual'] !== null && $row['state'] !== 'planned'){{ sprintf('%+d', $row['actual'] - $row['planned']) }}@endif</td></tr>@endforeach
         </tbody></table>
-        <details class="more"><summary>Minutes by hand</summary>
-            @foreach ($entries->whereNotNull('ends_at') as $entry)
-                <form class="pair" method="post" action="/work/entries/{{ $entry->id }}">@csrf @method('patch')<input type="hidden" name="day" value="{{ $person->local($entry->starts_at)->format('Y-m-d') }}"><input class="field" type="time" name="from" value="{{ Times::clock($person, $entry->starts_at) }}" aria-label="From"><input class="field" type="time" name="to" value="{{ Times::clock($person, $entry->ends_at) }}" aria-label="Until"><span class="soft">{{ $entry->break ? 'break' : collect($rows)->firstWhere('id', $entry->task_id)['title'] ?? 'other' }}</span><button class="button">Save</button></form>
-            @endforeach
-            <form class="pair" method="post" action="/work/entries">@csrf<input type="hidden" name="day" value="{{ $person->local($now)->format('Y-m-d') }}"><input class="field" type="time" name="from" aria-label="From" value="{{ old('from') }}"><input class="field" type="time" name="to" aria-label="Until" value="{{ old('to') }}"><select class="field" name="task_id" aria-label="Task">@foreach ($rows as $row)<option value="{{ $row['id'] }}">{{ Str::limit($row['title'], 40) }}</option>@endforeach</select><button class="button">Add</button></form>
-            @foreach (['from', 'to', 'day'] as $name)@error($name)<p class="error" role="alert">{{ $message }}</p>@enderror @endforeach
-        </details>
+        <x-minutes-by-hand :entries="$entries" :tasks="array_column($rows, 'title', 'id')" :day="$person->local($now)->format('Y-m-d')" />
     </div>
     </div>
 </x-layout>

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Clock;
+use App\Models\Entry;
+use App\Models\User;
+use App\Wording\Times;
+use App\Work\Timer;
+use Carbon\CarbonImmutable;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Validator;
+
+/** When a clock that was forgotten should have stopped. A time before it began is one of the next day. */
+final class ForgottenRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return ['until' => ['required_without:none', 'nullable', 'date_format:H:i,G:i'], 'none' => ['sometimes', 'boolean']];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['until.*' => __('task.unknown_time')];
+    }
+
+    /** @return list<\Closure(Validator): void> */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            $entry = $this->entry();
+            if ($validator->errors()->isEmpty() && $entry !== null && ! $this->boolean('none') && ($this->end() <= $entry->starts_at || $this->end() > Clock::now())) {
+                $validator->errors()->add('until', __('work.stopped_when', ['start' => Times::when($this->owner(), $entry->starts_at, Clock::now())]));
+            }
+        }];
+    }
+
+    public function entry(): ?Entry
+    {
+        return Timer::forgotten($this->owner(), Clock::now());
+    }
+
+    public function end(): CarbonImmutable
+    {
+        $start = $this->owner()->local($this->entry()->starts_at ?? Clock::now());
+        $end = $start->setTimeFromTimeString($this->string('until')->toString());
+
+        return ($end <= $start ? $end->addDay() : $end)->utc();
+    }
+
+    private function owner(): User
+    {
+        $user = $this->user();
+
+        return $user instanceof User ? $user : throw new \LogicException('Behind the sign-in.');
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reminders;
+
+/** Something to be reminded of now. */
+final readonly class Occasion
+{
+    /**
+     * @param  string  $key  the same for the same occasion: a block that moves is a new one
+     * @param  string  $kind  blocks, due, waiting or close
+     */
+    public function __construct(public string $key, public string $kind, public string $title, public string $body, public string $address) {}
+
+    /** @return array{key: string, kind: string, title: string, body: string, address: string} */
+    public function columns(): array
+    {
+        return ['key' => $this->key, 'kind' => $this->kind, 'title' => $this->title, 'body' => $this->body, 'address' => $this->address];
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reminders;
+
+use App\Models\BlockState;
+use App\Models\Task;
+use App\Models\TaskStage;
+use App\Models\User;
+use App\Planning\RowMapper;
+use App\Planning\WorkTimeLoader;
+use App\Wording\Times;
+use App\Work\Timer;
+use Carbon\CarbonImmutable;
+
+/** What there is to be reminded of at a moment. What is done, moved or closed is no occasion any more. */
+final readonly class Occasions
+{
+    /** A due time is an occasion for so long. */
+    private const DUE_HOURS = 2;
+
+    /** So are the hour for closing the day, and the morning for answers that are waited for. */
+    private const DAY_HOURS = 4;
+
+    public function __construct(private WorkTimeLoader $times) {}
+
+    /** @return list<Occasion> */
+    public function of(User $user, CarbonImmutable $now): array
+    {
+        $kinds = explode(',', $user->reminds);
+
+        return [
+            ...(in_array('blocks', $kinds, true) ? $this->blocks($user, $now) : []),
+            ...(in_array('due', $kinds, true) ? $this->due($user, $now) : []),
+            ...(in_array('waiting', $kinds, true) ? $this->waiting($user, $now) : []),
+            ...(in_array('close', $kinds, true) ? $this->close($user, $now) : []),
+        ];
+    }
+
+    /** @return list<Occasion> */
+    private function blocks(User $user, CarbonImmutable $now): array
+    {
+        $running = Timer::running($user)?->task_id;
+        $occasions = [];
+        foreach ($user->blocks()->where('state', BlockState::Planned)->where('starts_at', '>=', $now)->where('starts_at', '<=', $now->addMinutes($user->remind_before))->with('task')->orderBy('starts_at')->get() as $block) {
+            if ($block->task_id !== $running && $block->task->done_at === null) {
+                $occasions[] = new Occasion("block:{$block->task_id}:{$block->starts_at->getTimestamp()}", 'blocks', $block->task->title, __('remind.block', ['when' => Times::range($user, $block->starts_at, $block->ends_at)]), '/work');
+            }
+        }
+
+        return $occasions;
+    }
+
+    /**
+     * Due times when they are near; a due date at the lead before its hours end.
+     *
+     * @return list<Occasion>
+     */
+    private function due(User $user, CarbonImmutable $now): array
+    {
+        $today = $user->local($now)->format('Y-m-d');
+        $tasks = $user->tasks()->whereNull('done_at')->whereIn('stage', [TaskStage::Open, TaskStage::Inbox])->with('area')
+            ->where(static fn ($query) => $query->where('due_on', $today)->orWhereBetween('due_at', [$now->subHours(self::DUE_HOURS), $now->addDay()]))->orderBy('id')->get();
+        if ($tasks->isEmpty()) {
+            return [];
+        }
+        $time = $this->times->load($user, RowMapper::today($user, $now), 1);
+        $occasions = [];
+        foreach ($tasks as $task) {
+            $due = RowMapper::moment((int) $time->due($task->getAttributes()['due_on'], $task->getAttributes()['due_at'], $task->hoursSet()));
+            $lead = $task->due_at === null ? max(60, $user->remind_before) : $user->remind_before;
+            if ($now >= $due->subMinutes($lead) && $now < $due->addHours(self::DUE_HOURS)) {
+                $occasions[] = new Occasion("due:{$task->id}:{$due->getTimestamp()}", 'due', $task->title, __('remind.due', ['when' => Times::clock($user, $due)]), "/tasks/{$task->id}");
+            }
+        }
+
+        return $occasions;
+    }
+
+    /** @return list<Occasion> from the morning of the day to ask again */
+    private function waiting(User $user, CarbonImmutable $now): array
+    {
+        $local = $user->local($now);
+        if ($local->hour < 8) {
+            return [];
+        }
+
+        return array_values($user->tasks()->where('stage', TaskStage::Waiting)->whereNull('done_at')->where('ask_on', $local->format('Y-m-d'))->orderBy('id')->get()
+            ->map(static fn (Task $task): Occasion => new Occasion("waiting:{$task->id}:{$task->ask_on}", 'waiting', $task->title, __('remind.waiting', ['person' => $task->waiting_for ?? __('remind.somebody')]), "/tasks/{$task->id}"))->all());
+    }
+
+    /** @return list<Occasion> */
+    private function close(User $user, CarbonImmutable $now): array
+    {
+        $local = $user->local($now);
+        $day = $local->format('Y-m-d');
+        $since = 60 * $local->hour + $local->minute - ($user->close_at ?? 2000);
+        if ($since < 0 || $since >= 60 * self::DAY_HOURS || $user->closedDays()->where('date', $day)->whereNotNull('closed_at')->exists()) {
+            return [];
+        }
+
+        return [new Occasion("close:{$day}", 'close', __('remind.close_title'), __('remind.close'), '/close')];
+    }
+}
