@@ -20,7 +20,7 @@ use Nekto\Core\Task\Task as CoreTask;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
 
-/** Reads a person's open work as a planning problem, in eight queries. */
+/** Reads a person's open work as a planning problem, in nine queries. */
 final readonly class ProblemLoader
 {
     /** Minutes of the local day from and until. */
@@ -39,7 +39,8 @@ final readonly class ProblemLoader
         $tasks = $user->tasks()->plannable()->with('area')->orderBy('id')->get()->keyBy('id');
         $blocks = $user->blocks()->where('state', BlockState::Planned)->orderBy('starts_at')->get()
             ->filter(static fn (Block $block): bool => $tasks->has($block->task_id))->values();
-        [$fixed, $movable] = $blocks->partition(static fn (Block $block): bool => self::isFixed($block, $now, in_array($block->task_id, $hold, true)));
+        $running = $this->running($user, $blocks);
+        [$fixed, $movable] = $blocks->partition(static fn (Block $block): bool => self::isFixed($block, $now, in_array($block->task_id, $hold, true), $running));
         $waiting = $afresh ? collect() : $movable->filter(static fn (Block $block): bool => $block->kept && RowMapper::end($block) <= RowMapper::minute($now));
         $movable = $movable->diff($waiting)->values();
         $anchored = self::coreBlocks($fixed, true);
@@ -66,10 +67,25 @@ final readonly class ProblemLoader
         ), $time, $tasks, $movable);
     }
 
-    /** Anchored, begun, put back by an undo or held: planning goes around it. */
-    private static function isFixed(Block $block, CarbonImmutable $now, bool $held): bool
+    /**
+     * The block whose clock runs, if it does.
+     *
+     * @param  Collection<int, Block>  $blocks
+     */
+    private function running(User $user, Collection $blocks): ?Block
+    {
+        $id = $user->entries()->whereNull('ends_at')->whereNotNull('block_id')->value('block_id');
+
+        return $id === null ? null : $blocks->firstWhere('id', $id);
+    }
+
+    /** Anchored, begun, put back by an undo or held: planning goes around it. A begun one yields to the one whose clock runs. */
+    private static function isFixed(Block $block, CarbonImmutable $now, bool $held, ?Block $running): bool
     {
         $minute = RowMapper::minute($now);
+        if ($running !== null && $running->id !== $block->id && ! $block->anchored && ! $block->kept && RowMapper::time($block)->overlaps(RowMapper::time($running))) {
+            return false;
+        }
 
         return RowMapper::end($block) > $minute && ($block->anchored || $block->kept || $held || RowMapper::start($block) <= $minute);
     }

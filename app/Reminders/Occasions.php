@@ -20,8 +20,10 @@ final readonly class Occasions
     /** A due time is an occasion for so long. */
     private const DUE_HOURS = 2;
 
-    /** So are the hour for closing the day, and the morning for answers that are waited for. */
+    /** So is the hour for closing the day. */
     private const DAY_HOURS = 4;
+
+    private const MORNING = 8;
 
     public function __construct(private WorkTimeLoader $times) {}
 
@@ -78,16 +80,17 @@ final readonly class Occasions
         return $occasions;
     }
 
-    /** @return list<Occasion> from the morning of the day to ask again */
+    /** @return list<Occasion> from the morning of the day to ask again, when it lies in the inbox once more */
     private function waiting(User $user, CarbonImmutable $now): array
     {
         $local = $user->local($now);
-        if ($local->hour < 8) {
+        if ($local->hour < self::MORNING) {
             return [];
         }
+        $tasks = $user->tasks()->whereNull('done_at')->whereNotNull('waiting_for')->where(static fn ($query) => $query->where('stage', TaskStage::Inbox)
+            ->orWhere(static fn ($query) => $query->where('stage', TaskStage::Waiting)->where('ask_on', '<=', $local->format('Y-m-d'))))->orderBy('id')->get();
 
-        return array_values($user->tasks()->where('stage', TaskStage::Waiting)->whereNull('done_at')->where('ask_on', $local->format('Y-m-d'))->orderBy('id')->get()
-            ->map(static fn (Task $task): Occasion => new Occasion("waiting:{$task->id}:{$task->ask_on}", 'waiting', $task->title, __('remind.waiting', ['person' => $task->waiting_for ?? __('remind.somebody')]), "/tasks/{$task->id}"))->all());
+        return array_values($tasks->map(static fn (Task $task): Occasion => new Occasion("waiting:{$task->id}:{$task->waiting_since}", 'waiting', $task->title, __('remind.waiting', ['person' => $task->waiting_for]), "/tasks/{$task->id}"))->all());
     }
 
     /** @return list<Occasion> */

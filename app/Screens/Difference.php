@@ -8,6 +8,7 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\User;
 use App\Planning\Change;
+use App\Planning\ChangeKind;
 use App\Planning\RowMapper;
 use App\Planning\Tried;
 use App\Wording\ChangeNote;
@@ -33,10 +34,15 @@ final readonly class Difference
      * @param  Collection<int, Block>  $blocks  of the day as it is
      * @param  Collection<int, Candidate>  $candidates
      */
-    public static function of(User $user, Change $change, Tried $tried, Collection $blocks, Collection $candidates, Interval $span, ?Gauge $gauge, CarbonImmutable $now): self
+    public static function of(User $user, Change $change, Tried $tried, Collection $blocks, Collection $candidates, Interval $span, ?Gauge $gauge, PlannedTimes $planned, CarbonImmutable $now): self
     {
         $lines = $tried->revision === null ? [] : (new ChangeNote($user, $now))->lines($tried->revision);
-        $tasks = $user->tasks()->with('area')->findMany(array_column($lines, 'task'))->keyBy('id');
+        $still = $change->kind === ChangeKind::Wait ? array_diff($change->tasks, array_column($lines, 'task')) : [];
+        $tasks = $user->tasks()->with('area')->findMany([...array_column($lines, 'task'), ...$still])->keyBy('id');
+        foreach ($still as $id) { // it has its time on another day already, and only leaves this one's list
+            $next = $planned->next($id, RowMapper::minute($now));
+            $lines[] = ['task' => $id, 'title' => $tasks[$id]->title ?? '', 'from' => null, 'to' => $next === null ? null : Times::when($user, $next, $now), 'why' => __('shape.change.no_time_here'), 'sentence' => ''];
+        }
         $named = [];
         foreach (array_slice($lines, 0, self::NAMED) as $line) {
             $task = $tasks[$line['task']] ?? null;

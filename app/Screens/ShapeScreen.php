@@ -57,7 +57,7 @@ final readonly class ShapeScreen
             'gauge' => $gauge,
             'overfull' => $overfull,
             'reserve' => $ask->reserve === null ? null : collect($time->reserves)->firstWhere('id', $ask->reserve),
-            'difference' => $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $now),
+            'difference' => $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $planned, $now),
             'needsMending' => $user->heal_asks && $this->heal->isNeeded($user, $now),
             'bank' => Bank::of($user, $candidates, $blocks, $planned, $day, $time, $now, $ask->bank, $untimed),
             'proposal' => $proposes ? Proposal::of($user, $day, $time, $candidates, $now) : null,
@@ -75,12 +75,12 @@ final readonly class ShapeScreen
      * @param  Collection<int, Block>  $blocks
      * @param  Collection<int, Candidate>  $candidates
      */
-    private function difference(User $user, LocalDay $day, Change $change, Collection $blocks, Collection $candidates, RunSheet $sheet, CarbonImmutable $now): Difference
+    private function difference(User $user, LocalDay $day, Change $change, Collection $blocks, Collection $candidates, RunSheet $sheet, PlannedTimes $planned, CarbonImmutable $now): Difference
     {
         $tried = $this->trial->of($user, $day, $now, fn () => ($this->make)($user, $day, $change, $now));
         $gauge = Gauge::of($tried->time, $day, $tried->blocks, $candidates, $now, null, $tried->untimed);
 
-        return Difference::of($user, $change, $tried, $blocks, $candidates, $sheet->span, $gauge, $now);
+        return Difference::of($user, $change, $tried, $blocks, $candidates, $sheet->span, $gauge, $planned, $now);
     }
 
     /** @return Collection<int, \App\Models\Entry> */

@@ -46,6 +46,12 @@ final readonly class Overrun
 
             return;
         }
+        $fixed = $user->blocks()->where('state', BlockState::Planned)->where('anchored', true)->whereKeyNot($block->id)
+            ->where('starts_at', '<', $now->addMinutes(2 * self::MORE))->where('ends_at', '>', $block->ends_at)->min('starts_at');
+        $limit = $fixed === null ? $limit : min($limit ?? CarbonImmutable::parse((string) $fixed, 'UTC'), CarbonImmutable::parse((string) $fixed, 'UTC'));
+        if ($limit !== null && $limit <= $now) { // the clock may run on, but that time is another's
+            return;
+        }
         $step = (int) config('nekto.step');
         $end = $now->addMinutes(self::MORE);
         $end = $end->addMinutes(($step - $end->minute % $step) % $step);

@@ -12,6 +12,8 @@ use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
+use App\Planning\FixedTime;
+use App\Planning\PlanConflict;
 use App\Planning\Replan;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -84,9 +86,16 @@ final readonly class Timer
         });
     }
 
-    /** More time for a block that is on: the rest of the day is laid out again around it. */
+    /**
+     * More time for a block that is on: the rest of the day is laid out again around it.
+     *
+     * @throws PlanConflict if something fixed follows too soon
+     */
     public function more(Block $block, int $minutes, CarbonImmutable $now): ?PlanRevision
     {
+        $yielding = $block->user->blocks()->where('state', BlockState::Planned)->where('anchored', false)->where('kept', false)->pluck('id')->all();
+        FixedTime::ensureFree($block->user, $block->starts_at, max($block->ends_at, $now)->addMinutes($minutes), $now, [...$yielding, $block->id], begun: true);
+
         return ($this->replan)($block->user, $now, RevisionCause::Longer, first: static function () use ($block, $minutes, $now): void {
             $end = max($block->ends_at, $now)->addMinutes($minutes);
             $added = (int) $block->ends_at->diffInMinutes($end);

@@ -60,7 +60,7 @@ final readonly class PlanDifference
     /** @return array{MoveCause, array<string, int|string>} */
     private function cause(Task $task, Interval $from, ?Interval $to): array
     {
-        if ($from->start < $this->problem->first) {
+        if ($from->end <= $this->problem->first) {
             return [MoveCause::Passed, []];
         }
         if ($to === null && $task->waiting) {

@@ -6,7 +6,6 @@ return [
     'block' => 'Laid out for :when.',
     'due' => 'Due at :when.',
     'waiting' => 'Ask :person again today.',
-    'somebody' => 'somebody',
     'close_title' => 'Close the day',
     'close' => 'What is left has its place; three lines, and it is over.',
 ];

@@ -17,6 +17,7 @@ return [
     'picked_without_time' => '“:title” is picked for this day. No free stretch is long enough, so it has no time on it yet.',
     'change' => [
         'lay-out' => 'Laid out anew', 'wait' => 'What can wait', 'longer' => 'Longer hours', 'cut' => 'One is cut', 'mend' => 'To be mended', 'picks' => 'A day that fits, laid out',
+        'no_time_here' => 'this day has no stretch for it',
         'nothing' => 'Nothing would move: the plan is as good as it gets.',
     ],
     'take' => ['wait' => 'Take it', 'longer' => 'Open them', 'cut' => 'Cut it', 'picks' => 'Take it'],

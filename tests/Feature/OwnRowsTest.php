@@ -31,6 +31,7 @@ final class OwnRowsTest extends FeatureTestCase
             'section' => $project->sections()->create($own + ['name' => 'A'])->id, 'subtask' => $task->subtasks()->create($own + ['title' => 'A'])->id, 'link' => $task->links()->create($own + ['address' => 'https://example.org'])->id,
             'attachment' => $other->attachments()->create(['name' => 'a', 'path' => 'a', 'type' => 'text/plain', 'size' => 1])->id, 'template' => $other->templates()->create(['name' => 'A', 'pattern' => []])->id,
             'repeat' => $other->repeats()->create(['rule' => 'FREQ=DAILY', 'pattern' => [], 'begins_on' => '2026-03-11'])->id, 'saved' => $other->savedViews()->create(['name' => 'A', 'question' => []])->id,
+            'reserve' => $other->reserves()->create(['title' => 'A', 'starts_at' => now(), 'ends_at' => now()->addHour()])->id, 'mail' => $other->outboxMails()->create(['to' => 'a', 'subject' => 'A', 'body' => '', 'source' => '', 'sent_at' => now()])->id,
             'token' => $other->captureTokens()->create(['name' => 'A', 'hash' => 'a'])->id, 'preview' => $other->previews()->create(['name' => 'a', 'format' => 'todotxt', 'content' => 'a'])->id, 'occurrence' => $other->occurrences()->value('id'),
             'task' => $task->id, 'block' => $block->id, 'meeting' => $other->meetings()->value('id'), 'set' => $set->id, 'exception' => $exception->id, 'import' => $import->id,
         ];

@@ -10,7 +10,7 @@ use PHPUnit\Framework\Attributes\Test;
 
 final class SettingsTest extends FeatureTestCase
 {
-    private const RULES = [
+    public const RULES = [
         'zone' => 'Europe/Lisbon', 'margin_percent' => '20', 'buffer_before' => '0', 'buffer_after' => '0', 'deep_limit' => '240',
         'lunch_from' => '12:30', 'lunch_to' => '13:15', 'addresses' => '', 'theme' => 'auto', 'single_keys' => '1', 'tempo' => 'calm',
     ];

@@ -14,6 +14,7 @@ use App\Models\Entry;
 use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\PlanConflict;
 use App\Planning\PlanJournal;
 use App\Screens\WorkScreen;
 use App\Wording\Said;
@@ -63,7 +64,13 @@ final readonly class WorkController
         }
         $request->ensureCurrent($block);
 
-        return back()->with($this->said->about($this->timer->more($block->load(['task', 'user']), $minutes, Clock::now())));
+        try {
+            $revision = $this->timer->more($block->load(['task', 'user']), $minutes, Clock::now());
+        } catch (PlanConflict $conflict) {
+            return back()->withErrors(['minutes' => $conflict->getMessage()]);
+        }
+
+        return back()->with($this->said->about($revision));
     }
 
     public function blocked(BlockedRequest $request, Block $block): RedirectResponse

@@ -54,9 +54,6 @@
             </li>
         @endforeach
     </ul>
-    @if ($kind === ChangeKind::Wait)
-        @foreach (array_diff($difference->change->tasks, array_column($difference->lines, 'task')) as $id)<input type="hidden" name="tasks[]" value="{{ $id }}">@endforeach
-    @endif
     @if ($difference->more)<p class="soft">and {{ $difference->more }} more, taken or left with the whole</p>@endif
 </form>
 @if ($kind === ChangeKind::Mend)

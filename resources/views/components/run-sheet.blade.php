@@ -15,12 +15,12 @@
     @foreach ($sheet->actual as $actual)
         <i @class(['actual', "actual-{$actual['kind']}"]) style="--t:{{ $actual['top'] }};--h:{{ $actual['height'] }}"></i><span class="actual-time" style="--t:{{ $actual['top'] }}"><span class="sr-only">begun </span>{{ $actual['label'] }}</span>
     @endforeach
-    @foreach ($sheet->reserves as $reserve)
-        <a id="reserve-{{ $reserve['id'] }}" href="{{ $address }}?reserve={{ $reserve['id'] }}" data-block="reserve" data-row data-reserve="{{ $reserve['id'] }}" data-minutes="{{ $reserve['minutes'] }}" data-start="{{ $reserve['start'] }}"
-           @class(['reserve', 'reserve-batch' => $reserve['count'] > 0, 'block-movable' => $reserve['movable'], 'block-chosen' => $reserve['chosen']]) draggable="false"
-           aria-label="{{ $reserve['title'] }}, {{ $reserve['count'] ? 'batch of '.$reserve['count'] : 'reserved' }}, {{ $reserve['range'] }}" style="--t:{{ $reserve['top'] }};--h:{{ $reserve['height'] }};--f:{{ $reserve['filled'] }}">
-            <span class="title">{{ $reserve['title'] }}</span><span class="soft">{{ Times::column($reserve['minutes']) }}</span>
-            @if ($reserve['movable'])<span class="grip" data-grip></span>@endif
+    @foreach ($sheet->reserves as $free)
+        <a id="reserve-{{ $free['id'] }}" href="{{ $address }}?reserve={{ $free['id'] }}" data-block="reserve" data-row data-reserve="{{ $free['id'] }}" data-minutes="{{ $free['minutes'] }}" data-start="{{ $free['start'] }}"
+           @class(['reserve', 'reserve-batch' => $free['count'] > 0, 'block-movable' => $free['movable'], 'block-chosen' => $free['chosen']]) draggable="false"
+           aria-label="{{ $free['title'] }}, {{ $free['count'] ? 'batch of '.$free['count'] : 'reserved' }}, {{ $free['range'] }}" style="--t:{{ $free['top'] }};--h:{{ $free['height'] }};--f:{{ $free['filled'] }}">
+            <span class="title">{{ $free['title'] }}</span><span class="soft">{{ Times::column($free['minutes']) }}</span>
+            @if ($free['movable'])<span class="grip" data-grip></span>@endif
         </a>
     @endforeach
     <div data-list>

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\TaskStage;
+use PHPUnit\Framework\Attributes\Test;
+
+/** Reminders: once, in time, and never for what is done. */
+final class RemindTest extends FeatureTestCase
+{
+    #[Test]
+    public function a_block_is_announced_so_many_minutes_before_once_and_in_one_window(): void
+    {
+        $this->ines->update(['remind_before' => 10]);
+        $this->block($this->task('Essay'), '2026-03-11 09:00', '2026-03-11 10:00');
+
+        $this->at('2026-03-11 08:49');
+        self::assertSame([], $this->said());
+        $this->at('2026-03-11 08:50');
+        self::assertSame(['Essay: Laid out for 09:00–10:00.'], $this->said());
+        self::assertSame([], $this->said(), 'the other window');
+        $this->at('2026-03-11 08:55');
+        $this->artisan('nekto:minute');
+        self::assertSame([], $this->said());
+    }
+
+    #[Test]
+    public function nobody_is_reminded_of_what_is_done_moved_or_running(): void
+    {
+        $done = $this->block($this->task('Done'), '2026-03-11 09:00', '2026-03-11 10:00');
+        $moved = $this->block($this->task('Moved'), '2026-03-11 10:00', '2026-03-11 11:00');
+        $this->at('2026-03-11 08:56');
+        $this->artisan('nekto:minute');
+        $this->post("/blocks/{$done->id}/done");
+        self::assertSame([], $this->said(), 'it came up, and was done before anybody saw it');
+
+        $this->at('2026-03-11 09:56');
+        $this->artisan('nekto:minute');
+        $this->post("/blocks/{$moved->id}/send", ['to' => 'tomorrow']);
+        self::assertSame([], $this->said());
+
+        $running = $this->task('Running');
+        $block = $this->block($running, '2026-03-11 14:00', '2026-03-11 15:00');
+        $this->at('2026-03-11 13:50');
+        $this->post("/work/start/{$running->id}", ['block' => $block->id]);
+        $this->at('2026-03-11 13:57');
+        self::assertSame([], $this->said());
+    }
+
+    #[Test]
+    public function a_block_that_moved_is_announced_at_its_new_time(): void
+    {
+        $block = $this->block($this->task('Essay'), '2026-03-11 09:00', '2026-03-11 10:00');
+        $this->at('2026-03-11 08:56');
+        self::assertCount(1, $this->said());
+        $this->patch("/blocks/{$block->id}", ['day' => '2026-03-11', 'start' => '11:00', 'minutes' => 60]);
+        $this->at('2026-03-11 10:56');
+        self::assertSame(['Essay: Laid out for 11:00–12:00.'], $this->said());
+    }
+
+    #[Test]
+    public function due_times_come_with_their_lead_and_due_dates_an_hour_before_their_hours_end(): void
+    {
+        $timed = $this->task('Lender agreement');
+        $timed->update(['due_at' => $this->utc('2026-03-11 12:00')]);
+        $this->task('Budget', dueOn: '2026-03-11');
+        $this->task('Tomorrow', dueOn: '2026-03-12');
+
+        $this->at('2026-03-11 11:54');
+        self::assertSame([], $this->said());
+        $this->at('2026-03-11 11:55');
+        self::assertSame(['Lender agreement: Due at 12:00.'], $this->said());
+        $this->at('2026-03-11 16:30');
+        self::assertSame(['Budget: Due at 17:30.'], $this->said());
+        $this->at('2026-03-11 19:45');
+        self::assertNotContains('Budget: Due at 17:30.', $this->said());
+    }
+
+    #[Test]
+    public function an_answer_that_is_waited_for_comes_up_on_its_day_and_the_close_of_the_day_at_its_hour(): void
+    {
+        $this->task('Floor plan')->update(['stage' => TaskStage::Waiting, 'waiting_for' => 'Tomás', 'ask_on' => '2026-03-11']);
+        self::assertSame(['Floor plan: Ask Tomás again today.'], $this->said());
+
+        $this->at('2026-03-11 17:14');
+        self::assertSame([], $this->said());
+        $this->at('2026-03-11 17:15');
+        self::assertSame(['Close the day: What is left has its place; three lines, and it is over.'], $this->said());
+
+        $this->at('2026-03-12 18:00');
+        $this->post('/close', ['date' => '2026-03-12', 'close' => 1]);
+        self::assertSame([], $this->said(), 'closed already');
+    }
+
+    #[Test]
+    public function each_kind_can_be_switched_off_and_mail_goes_to_the_outbox(): void
+    {
+        $this->put('/settings', SettingsTest::RULES + ['reminds' => ['', 'due'], 'remind_mail' => 1, 'remind_before' => 15, 'close_at' => ''])->assertSessionHasNoErrors();
+        self::assertSame(['due', 15, null], [$this->ines->refresh()->reminds, $this->ines->remind_before, $this->ines->close_at]);
+        $this->actingAs($this->ines);
+        $this->block($this->task('Essay'), '2026-03-11 09:00', '2026-03-11 10:00');
+        $this->task('Grüße — an Adaeze')->update(['due_at' => $this->utc('2026-03-11 09:00')]);
+        $this->at('2026-03-11 08:50');
+        $this->artisan('nekto:minute');
+        $this->artisan('nekto:minute');
+
+        $mail = $this->ines->outboxMails()->sole();
+        self::assertSame(['moura@example.org', 'Grüße — an Adaeze'], [$mail->to, $mail->subject]);
+        self::assertStringContainsString('Due at 09:00.', $mail->body);
+        $source = (string) $this->get("/outbox/{$mail->id}/source")->assertOk()->assertHeader('Content-Type', 'message/rfc822')->getContent();
+        $read = \ZBateson\MailMimeParser\Message::from($source, false);
+        self::assertSame('Grüße — an Adaeze', $read->getHeaderValue('Subject'));
+        self::assertSame('Wed, 11 Mar 2026 08:50:00 +0000', $read->getHeaderValue('Date'));
+        $this->get('/outbox')->assertSee('Grüße — an Adaeze');
+        $this->get("/outbox/{$mail->id}")->assertSee('Due at 09:00.');
+    }
+
+    #[Test]
+    public function wrong_settings_are_named_beside_their_fields(): void
+    {
+        $this->put('/settings', SettingsTest::RULES + ['rhythm_work' => 2, 'remind_before' => 'soon', 'close_at' => 'late', 'reminds' => ['everything']])
+            ->assertSessionHasErrors(['rhythm_work', 'remind_before', 'close_at', 'reminds.0']);
+    }
+
+    /** @return list<string> what an open window is given */
+    private function said(): array
+    {
+        return array_map(static fn (array $one): string => "{$one['title']}: {$one['body']}", $this->get('/pulse')->assertOk()->json('reminders'));
+    }
+}
