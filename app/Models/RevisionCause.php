@@ -29,6 +29,7 @@ enum RevisionCause: string
     case Batched = 'batched';
     case WayTaken = 'way_taken';
     case Minutes = 'minutes';
+    case Begun = 'begun';
     case Caught = 'caught';
     case Sorted = 'sorted';
     case Imported = 'imported';

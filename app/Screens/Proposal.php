@@ -43,10 +43,11 @@ final readonly class Proposal
         $line = $minutes = $deep = $left = 0;
         $keys = DayProposal::KEYS;
         $deepLeft = $user->deep_limit;
+        $end = $time->zone->day($day)->end; // what is due by then cannot wait: like a pick, it comes before all others
         foreach ($time->sets as $set) {
             $load = $time->load($set->id, $day, IntervalSet::empty())->loadLine;
             $mine = $able->filter(static fn (Candidate $one): bool => $one->set === $set->id);
-            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], $picked->isFor($tasks[$one->id], $day), $time, $now))->all()), $load, $deepLeft);
+            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], $picked->isFor($tasks[$one->id], $day) || ($one->due ?? PHP_INT_MAX) <= $end, $time, $now))->all()), $load, $deepLeft);
             $line += $load;
             $minutes += $proposal->minutes;
             $deep += $proposal->deepMinutes;

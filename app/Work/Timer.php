@@ -53,18 +53,49 @@ final readonly class Timer
         return ! $user->local($entry->starts_at)->isSameDay($user->local($now));
     }
 
-    /** Goes over to a task; what was going on ends. Asked twice, it goes on as it is. */
-    public function start(User $user, Task $task, ?Block $block, CarbonImmutable $now): Entry
+    /**
+     * Goes over to a task; what was going on ends. Asked twice, it goes on as it is. A block of later today begins now,
+     * and the rest of the day moves up. Null if nothing of the plan moved.
+     */
+    public function start(User $user, Task $task, ?Block $block, CarbonImmutable $now): ?PlanRevision
     {
-        return DB::transaction(function () use ($user, $task, $block, $now): Entry {
-            $running = self::running($user);
-            if ($running !== null && $running->task_id === $task->id && ! $running->break) {
-                return $running;
-            }
+        $running = self::running($user);
+        if ($running !== null && $running->task_id === $task->id && ! $running->break) {
+            return null;
+        }
+        $begin = function () use ($user, $task, $block, $now): void {
             $this->pause($user, $now);
+            $user->entries()->create(['task_id' => $task->id, 'block_id' => $block?->id, 'starts_at' => $now]);
+        };
+        $end = $block === null ? null : $this->endIfBegunNow($user, $block, $now);
+        if ($block === null || $end === null) {
+            DB::transaction($begin);
 
-            return $user->entries()->create(['task_id' => $task->id, 'block_id' => $block?->id, 'starts_at' => $now]);
+            return null;
+        }
+
+        return ($this->replan)($user, $now, RevisionCause::Begun, first: static function () use ($block, $begin, $end, $now): void {
+            $begin();
+            $block->update(['starts_at' => $now->subMinutes($now->minute % (int) config('nekto.step')), 'ends_at' => $end, 'kept' => false]);
         });
+    }
+
+    /** When a block of later today would end if it began now: before the next meeting or anchored block; null if it cannot. */
+    private function endIfBegunNow(User $user, Block $block, CarbonImmutable $now): ?CarbonImmutable
+    {
+        if ($block->state !== BlockState::Planned || $block->starts_at <= $now || ! $user->local($block->starts_at)->isSameDay($user->local($now))) {
+            return null;
+        }
+        $start = $now->subMinutes($now->minute % (int) config('nekto.step'));
+        $end = $start->addMinutes((int) $block->starts_at->diffInMinutes($block->ends_at));
+        $meeting = $user->occurrences()->where('busy', true)->where('all_day', false)->whereRelation('meeting', 'ignored', false)->where('starts_at', '<', $end)->where('ends_at', '>', $now)->min('starts_at');
+        $fixed = $user->blocks()->where('state', BlockState::Planned)->whereKeyNot($block->id)->where(static fn ($query) => $query->where('anchored', true)->orWhere('kept', true)->orWhere('starts_at', '<=', $now))
+            ->where('starts_at', '<', $end)->where('ends_at', '>', $start)->min('starts_at');
+        foreach (array_filter([$meeting, $fixed]) as $moment) {
+            $end = min($end, CarbonImmutable::parse((string) $moment, 'UTC'));
+        }
+
+        return $end > $now->addMinutes(5) ? $end : null;
     }
 
     public function rest(User $user, CarbonImmutable $now): void

@@ -11,8 +11,25 @@ let latest = 0
 /** The answer that was offered last: a new one gets the focus, so that Enter takes it. */
 let offered = null
 
+/** Questions and changes whose answer has not come yet. */
+let open = 0
+
 /** Shows the page at an address, or what a form's answer leads to. Resolves to false if something newer was asked for. */
 export async function show(address, options = {}) {
+    open++
+    try {
+        return await showWhenAnswered(address, options)
+    } finally {
+        open--
+    }
+}
+
+/** Shows the same page as it is now, unless something else is on its way: its answer must not be lost to this one. */
+export async function refresh() {
+    return open === 0 && show(location.href)
+}
+
+async function showWhenAnswered(address, options) {
     const turn = ++latest
     let response
     try {
@@ -135,7 +152,7 @@ export function refreshEachMinute() {
     setInterval(() => {
         const typing = document.activeElement?.matches('input, textarea, select')
         if (document.visibilityState === 'visible' && !typing && !document.querySelector('dialog[open]')) {
-            show(location.href)
+            refresh()
         }
     }, 60_000)
 }

@@ -1,4 +1,4 @@
-import { show } from './page.js'
+import { refresh } from './page.js'
 
 /** Milliseconds between two questions: another window is seen within seconds. */
 const EVERY = 3000
@@ -27,7 +27,7 @@ async function beat() {
             const { mark, reminders } = await response.json()
             reminders.forEach(remind)
             if (mark !== page.dataset.mark && !isBusy()) {
-                await show(location.href)
+                await refresh()
             }
         }
     } catch {

@@ -1,4 +1,4 @@
-import { execFileSync } from 'node:child_process'
+import { execFileSync, spawn } from 'node:child_process'
 import { copyFileSync, existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 
@@ -58,4 +58,27 @@ export function prepare() {
         throw new Error('The sample database was not written.')
     }
     copyFileSync(database, template)
+}
+
+/** A server of its own on the same database, for what must not be done to the one of all tests. Killed with kill(). */
+export async function serve(port) {
+    const server = spawn(`${root}bin/serve`, [HOST, String(port)], { cwd: root, env: environment, stdio: 'ignore', detached: true })
+    for (let tries = 0; tries < 150; tries++) {
+        const answer = await fetch(`http://${HOST}:${port}/up`).catch(() => null)
+        if (answer?.ok) {
+            return server
+        }
+        await new Promise((resolve) => setTimeout(resolve, 100))
+    }
+    throw new Error('The second server did not come up.')
+}
+
+/** At once, with all its workers, whatever they are doing. */
+export function kill(server) {
+    process.kill(-server.pid, 'SIGKILL')
+}
+
+/** The number an SQL query gives. */
+export function number(sql) {
+    return Number(execFileSync('php', ['-r', `echo (new PDO("sqlite:${database}"))->query($argv[1])->fetchColumn();`, sql], { encoding: 'utf8' }))
 }

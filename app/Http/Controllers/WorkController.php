@@ -37,9 +37,10 @@ final readonly class WorkController
     public function start(Request $request, Task $task, #[CurrentUser] User $user): RedirectResponse
     {
         $block = $request->filled('block') ? $user->blocks()->where('task_id', $task->id)->find($request->integer('block')) : null;
-        $this->timer->start($user, $task, $block, Clock::now());
+        $revision = $this->timer->start($user, $task, $block, Clock::now());
+        $words = __('work.started', ['title' => $task->title]);
 
-        return redirect('/work')->with('status', __('work.started', ['title' => $task->title]));
+        return redirect('/work')->with($revision === null ? ['status' => $words] : $this->said->about($revision, $words));
     }
 
     public function pause(#[CurrentUser] User $user): RedirectResponse

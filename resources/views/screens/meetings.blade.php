@@ -10,7 +10,7 @@
                 @foreach ($some as $one)
                     <div class="list-row" id="occurrence-{{ $one->id }}">
                         <span>{{ $one->all_day ? 'all day' : Times::range($user, $one->starts_at, $one->ends_at) }}</span>
-                        <span class="grow"><b class="strong">{{ $one->summary }}</b> <span class="soft">{{ $one->place }}</span>
+                        <span class="grow"><b class="strong"><a href="/occurrences/{{ $one->id }}">{{ $one->summary }}</a></b> <span class="soft">{{ $one->place }}</span>
                             @unless ($one->busy && ! $one->meeting->ignored)<span class="faint">does not block</span>@endunless</span>
                         <form method="post" action="/meetings/{{ $one->meeting_id }}" data-on-change>@csrf @method('patch')
                             <label class="label" for="lead-{{ $one->id }}">to get there</label><input class="field" id="lead-{{ $one->id }}" name="lead_minutes" inputmode="numeric" value="{{ $one->meeting->lead_minutes }}" placeholder="{{ $user->buffer_before }}"><button class="sr-only" tabindex="-1">Save</button></form>

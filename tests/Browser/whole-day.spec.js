@@ -1,0 +1,248 @@
+import { expect, test } from './ines.js'
+import { artisan, HOST, kill, number, PORT, reset, serve, setClock } from './server.js'
+
+/*
+ * Thursday from the morning run to the next morning: three meetings, one of them cancelled, one added at noon, a task
+ * done early, one that overruns, one blocked, others left over. Once by keys alone, once by pointer: both hands must
+ * end in the same plan, to the minute.
+ */
+
+const at = (time) => setClock(`2026-03-${time.length > 5 ? time.slice(0, 2) : '12'}T${time.slice(-5)}:00+00:00`)
+
+const event = (uid, title, from, to, status = 'CONFIRMED') => `BEGIN:VEVENT\r\nUID:${uid}@example.org\r\nDTSTAMP:20260310T080000Z\r\nSUMMARY:${title}\r\nDTSTART:20260312T${from}00Z\r\nDTEND:20260312T${to}00Z\r\nSTATUS:${status}\r\nEND:VEVENT\r\n`
+
+/** Takes a calendar file in, as it would come from the museum's calendar. */
+async function calendar(page, ...events) {
+    await page.goto('/meetings')
+    await page.locator('input[type=file]').setInputFiles({ name: 'museum.ics', mimeType: 'text/calendar', buffer: Buffer.from(`BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//museum//EN\r\n${events.join('')}END:VCALENDAR\r\n`) })
+    await page.locator('form[enctype] button').click()
+    await expect(page.getByRole('heading', { name: 'Brought in' })).toBeVisible()
+}
+
+/** The day's blocks as "09:00–09:30 Title", what is over with its state. */
+async function blocks(page, address = '/shape') {
+    await page.goto(address)
+    const labels = await page.locator('.sheet a.block').evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')))
+    return labels.map((label) => label.replace(/^(.*), (\d\d:\d\d–\d\d:\d\d), [^,]*(?:, deep)?(, anchored)?(?:, (done|part|passed))?$/, (_, title, time, anchored, state) => `${time} ${title}${anchored ? '!' : ''}${state ? ` (${state})` : ''}`))
+}
+
+const keys = (page) => {
+    let pressed = 0
+    const press = async (key) => {
+        pressed += key.replace('Shift+', '').split('').length > 1 && !/^(Enter|Space|Tab|Escape|Arrow\w+)$/.test(key) ? key.length : 1
+        await page.keyboard.press(key)
+    }
+    return {
+        count: () => pressed,
+        press: (key) => press(key),
+        type: (text) => page.keyboard.type(text),
+        go: async (letter) => {
+            await press(',')
+            await press(letter)
+        },
+    }
+}
+
+const pointer = (page) => {
+    const names = { j: /^J morning/, d: /^Done/, ' ': /^(Start|Go on|Pause)/, b: /^Blocked/ }
+    const places = { s: '/shape', k: '/work', c: '/close' }
+    return {
+        press: async (key) => {
+            if (key === 'Enter') {
+                await page.locator('[data-first], details.asks[open] .button-main, [data-enter]').first().click()
+            } else if (key === 'Tab') {
+                await page.keyboard.press('Tab')
+            } else {
+                const control = page.locator(`[data-page-key="${key === 'Space' ? ' ' : key}"]`).first()
+                expect(names[key === 'Space' ? ' ' : key]).toBeDefined()
+                await control.click()
+                if (key === 'b') {
+                    await page.getByLabel('By whom or what?').click()
+                }
+            }
+        },
+        type: (text) => page.keyboard.type(text),
+        go: (letter) => page.locator(`.stations a[href="${places[letter]}"]`).click(),
+    }
+}
+
+/** @returns what lies on Friday the next morning */
+async function wholeDay(page, hand) {
+    at('08:40')
+    await calendar(page, event('crates', 'Crate visit', '1330', '1400'))
+
+    // the clock of the day before was forgotten
+    await page.goto('/work')
+    await expect(page.getByRole('heading', { name: 'The clock still runs' })).toBeVisible()
+    await hand.press('Enter')
+    await expect(page.locator('#toast')).toContainText('The minutes are kept.')
+    await page.goto('/shape')
+
+    // morning
+    const begun = hand.count?.() ?? 0
+    for (const [key, title] of [['j', 'Left from before'], ['Enter', 'What today holds'], ['Enter', 'Candidates'], ['Enter', 'A day that fits'], ['Enter', 'What can wait'], ['Enter', 'A day that fits, laid out'], ['Enter', 'The day is laid out']]) {
+        await hand.press(key)
+        await expect(page.locator('#morning h2').last()).toHaveText(title)
+    }
+    if (hand.count) {
+        expect(hand.count() - begun).toBeLessThanOrEqual(10)
+        test.info().annotations.push({ type: 'figure', description: `morning run: ${hand.count() - begun} keys` })
+    }
+    await hand.press('Enter')
+    await expect(page).toHaveURL(/\/work$/)
+    const morning = await blocks(page)
+
+    // done early
+    at('09:00')
+    await page.goto('/work')
+    const first = await page.locator('#work-title').textContent()
+    await hand.press('Space')
+    await expect(page.locator('#toast')).toContainText('The clock runs')
+    at('09:10')
+    await page.reload()
+    await hand.press('d')
+    await expect(page.locator('#toast')).toContainText('Done.')
+
+    // overruns
+    const second = await page.locator('#work-title').textContent()
+    expect(second).not.toBe(first)
+    await hand.press('Space')
+    await expect(page.locator('#toast')).toContainText(`The clock runs for ${second}`)
+    const until = (await blocks(page)).find((one) => one.includes(second) && !one.includes('(')).slice(6, 11)
+    at(plus(until, 4))
+    artisan('nekto:minute')
+    const longer = (await blocks(page)).find((one) => one.includes(second) && !one.includes('('))
+    expect(longer.slice(6, 11) > until).toBe(true)
+    await page.goto('/work')
+    await expect(page.locator('#work-title')).toHaveText(second)
+    await hand.press('d')
+    await expect(page.locator('#toast')).toContainText('Done.')
+
+    // blocked
+    at('11:10')
+    await page.goto('/work')
+    const third = await page.locator('#work-title').textContent()
+    await hand.press('Space')
+    await expect(page.locator('#toast')).toContainText('The clock runs')
+    at('11:25')
+    await page.reload()
+    await hand.press('b')
+    await expect(page.getByLabel('By whom or what?')).toBeFocused()
+    await hand.type('Tomás')
+    await hand.press('Enter')
+    await expect(page.locator('#toast')).toContainText(`${third} waits for Tomás.`)
+
+    // noon: one meeting is cancelled, one is added
+    at('12:00')
+    await calendar(page, event('crates', 'Crate visit', '1330', '1400', 'CANCELLED'), event('press', 'Press call', '1615', '1700'))
+    const noon = await blocks(page)
+    for (const block of noon.filter((one) => !one.includes('('))) {
+        expect(block.slice(0, 5) >= '17:00' || block.slice(6, 11) <= '16:15', `${block} lies under the press call`).toBe(true)
+    }
+
+    // the day is closed; what is left has its place
+    at('17:20')
+    artisan('nekto:minute')
+    await page.goto('/work')
+    const before = hand.count?.() ?? 0
+    await hand.go('c')
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Account of Thursday 12 March')
+    expect(await page.locator('.unfinished').count()).toBeGreaterThanOrEqual(2)
+    await hand.press('Enter')
+    await expect(page.locator('#toast')).toContainText('The day is closed.')
+    if (hand.count) {
+        test.info().annotations.push({ type: 'figure', description: `closing: ${hand.count() - before} keys` })
+    }
+
+    at('13 08:40')
+    artisan('nekto:minute')
+    return { morning, done: [first, second], blocked: third, thursday: await blocks(page, '/shape/2026-03-12'), friday: await blocks(page) }
+}
+
+function plus(time, minutes) {
+    const all = 60 * Number(time.slice(0, 2)) + Number(time.slice(3)) + minutes
+    return `${String(Math.floor(all / 60)).padStart(2, '0')}:${String(all % 60).padStart(2, '0')}`
+}
+
+const MORNING = [
+    '09:00–09:30 Call the Porto lender', '09:30–09:50 Courier quotes, three crates', '11:00–12:00 Wall texts, room 3', '12:00–12:25 Budget revision: freight lines',
+    '13:15–13:30 Reply to Maas Archive', '14:00–14:30 Wall texts, room 3', '14:30–15:00 Floor plan review', '15:45–16:15 Floor plan review', '16:15–16:35 Porto insurance wording',
+    '17:30–17:45 Dentist: find a time', '17:45–18:15 Run, canal loop',
+]
+
+const THURSDAY = [
+    '09:00–09:10 Call the Porto lender (done)', '09:10–09:34 Courier quotes, three crates (done)', '11:00–11:25 Wall texts, room 3 (part)', '12:00–12:25 Budget revision: freight lines (passed)',
+    '13:15–13:30 Reply to Maas Archive (passed)', '13:30–13:50 Porto insurance wording (passed)', '14:30–15:00 Floor plan review (passed)', '15:45–16:15 Floor plan review (passed)',
+    '17:30–17:45 Dentist: find a time (passed)', '17:45–18:15 Run, canal loop (passed)',
+]
+
+const FRIDAY = [
+    '09:00–09:15 Reply to Maas Archive', '09:15–09:40 Budget revision: freight lines', '09:40–10:40 Floor plan review', '12:00–12:30 Porto insurance wording', '13:15–14:00 Grant report: outcomes',
+    '14:00–14:40 Porto insurance wording', '14:40–15:55 Grant report: outcomes', '15:55–16:25 Wall texts, room 4', '17:30–17:45 Dentist: find a time', '17:45–18:15 Run, canal loop',
+]
+
+for (const [name, hand] of [['by keys alone', keys], ['by pointer', pointer]]) {
+    test(`a whole day ${name}, and the next morning to the minute`, async ({ page }) => {
+        const day = await wholeDay(page, hand(page))
+
+        expect(day.morning).toEqual(MORNING)
+        expect(day.done).toEqual(['Call the Porto lender', 'Courier quotes, three crates'])
+        expect(day.blocked).toBe('Wall texts, room 3')
+        expect(day.thursday).toEqual(THURSDAY)
+        expect(day.friday).toEqual(FRIDAY)
+    })
+}
+
+test('two windows of one account show the same within seconds', async ({ page, context }) => {
+    const other = await context.newPage()
+    await other.goto('/shape')
+    await page.goto('/work')
+    await page.keyboard.press('d')
+    await expect(page.locator('#toast')).toContainText('Done.')
+    await expect(other.locator('.sheet a.block-done', { hasText: 'Wall texts, room 3' })).toBeVisible({ timeout: 8000 })
+
+    await other.keyboard.press('u')
+    await expect(other.locator('#toast')).toContainText('Not done after all.')
+    await expect(page.locator('#work-title')).toHaveText('Wall texts, room 3', { timeout: 8000 })
+    await other.close()
+})
+
+test('a window in which someone types is left alone until the hand is off', async ({ page, context }) => {
+    const other = await context.newPage()
+    await other.goto('/gather')
+    await other.locator('#catch').fill('half a thou')
+    await page.goto('/work')
+    await page.keyboard.press('d')
+    await expect(page.locator('#toast')).toContainText('Done.')
+    await other.waitForTimeout(4000)
+    await expect(other.locator('#catch')).toHaveValue('half a thou')
+    await other.close()
+})
+
+test('a server that dies between "done" and its answer loses nothing and doubles nothing', async ({ page }) => {
+    const done = "select count(*) from tasks where short = 'Wall texts, room 3' and done_at is not null"
+    for (const delay of [0, 10, 30, 60, 100, 160, 400]) {
+        reset()
+        let server = await serve(PORT + 1)
+        await page.goto(`http://${HOST}:${PORT + 1}/work`)
+        await expect(page.locator('#work-title')).toHaveText('Wall texts, room 3')
+        await page.keyboard.press('d')
+        await page.waitForTimeout(delay)
+        kill(server)
+        await expect(page.locator('#toast')).toContainText(/cannot be reached|Done\./)
+
+        server = await serve(PORT + 1)
+        await page.goto(`http://${HOST}:${PORT + 1}/work`)
+        if (number(done) === 0) { // it had not come so far: the person does it again
+            await expect(page.locator('#work-title')).toHaveText('Wall texts, room 3')
+            await page.keyboard.press('d')
+            await expect(page.locator('#toast')).toContainText('Done.')
+        }
+        expect(number(done)).toBe(1)
+        expect(number("select count(*) from plan_revisions where cause = 'done'")).toBe(1)
+        expect(number('select count(*) from entries where ends_at is null')).toBe(0)
+        expect(number("select count(*) from entries e join tasks t on t.id = e.task_id where short = 'Wall texts, room 3' and e.starts_at >= '2026-03-11'")).toBe(1)
+        expect(number("select count(*) from blocks b join tasks t on t.id = b.task_id where short = 'Wall texts, room 3' and b.state = 'planned'")).toBe(0)
+        kill(server)
+    }
+})
