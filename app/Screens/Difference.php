@@ -27,8 +27,9 @@ final readonly class Difference
      * @param  list<array{task: int, title: string, from: string|null, to: string|null, why: string, late: string|null, hue: string, importance: int}>  $lines
      * @param  list<array{top: float, height: float, title: string, range: string}>  $ghosts  blocks that would come
      * @param  list<int>  $going  blocks that would go
+     * @param  string  $nothing  said where nothing would move
      */
-    private function __construct(public Change $change, public array $lines, public int $more, public array $ghosts, public array $going, public ?Gauge $gauge) {}
+    private function __construct(public Change $change, public array $lines, public int $more, public array $ghosts, public array $going, public ?Gauge $gauge, public string $nothing) {}
 
     /**
      * @param  Collection<int, Block>  $blocks  of the day as it is
@@ -71,6 +72,7 @@ final readonly class Difference
             ])->all()),
             array_values($before->reject(static fn (int $id, string $place): bool => isset($after[$place]))->all()),
             $gauge,
+            __($change->kind === ChangeKind::LayOut && $candidates->isEmpty() ? 'plan.nothing_to_lay_out' : 'shape.change.nothing'),
         );
     }
 }

@@ -6,6 +6,7 @@ namespace App\Screens;
 
 use App\Models\Block;
 use App\Models\BlockState;
+use App\Models\Occurrence;
 use App\Models\Reserve;
 use App\Models\Task;
 use App\Planning\RowMapper;
@@ -88,14 +89,18 @@ final readonly class Gauge
         return min(self::MOST_UNTIMED, (int) $task->minutes_left);
     }
 
-    /** Minutes of the main hours that were reserved by hand. */
+    /** Minutes of the main hours that were reserved by hand; where a meeting lies on them they are the meeting's. */
     private static function reserved(WorkTime $time, LocalDay $day): int
     {
-        $span = $time->zone->day($day);
         $main = $time->sets->first();
-        $times = array_map(static fn (Reserve $reserve): Interval => RowMapper::time($reserve), $time->reserves);
+        if ($main === null || $time->reserves === []) {
+            return 0;
+        }
+        $span = $time->zone->day($day);
+        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => RowMapper::blocks($one))->map(static fn (Occurrence $one): Interval => RowMapper::withBuffers($one, $time->user));
 
-        return $main === null ? 0 : IntervalSet::covering(...$times)->between($span->start, $span->end)->intersection($time->hours[$main->id])->length();
+        return IntervalSet::covering(...array_map(static fn (Reserve $reserve): Interval => RowMapper::time($reserve), $time->reserves))
+            ->between($span->start, $span->end)->intersection($time->hours[$main->id])->without(IntervalSet::covering(...$meetings->values()->all()))->length();
     }
 
     private static function isOn(Block $block, CarbonImmutable $now): bool

@@ -105,6 +105,7 @@ export function listenForForms() {
         }
         event.preventDefault()
         delete form.querySelector('[data-changed]')?.dataset.changed
+        form.closest('details.asks')?.removeAttribute('open') // answered; it opens again if something is wrong with it
         const row = form.closest('[data-list] > *')
         const next = row?.nextElementSibling?.id || row?.previousElementSibling?.id
         send(form, event.submitter).then((shown) => {

@@ -7,7 +7,7 @@ const EVERY_HIDDEN = 20_000
 
 /** Keeps this window in step with the account's others, and brings reminders. */
 export function listenForPulse() {
-    if (document.getElementById('page')?.dataset.mark === undefined) {
+    if (document.getElementById('page')?.dataset.pulse === undefined) {
         return
     }
     setTimeout(beat, EVERY)
@@ -26,7 +26,7 @@ async function beat() {
         if (response.ok) {
             const { mark, reminders } = await response.json()
             reminders.forEach(remind)
-            if (mark !== page.dataset.mark && !isBusy()) {
+            if (mark !== page.dataset.pulse && !isBusy()) {
                 await refresh()
             }
         }
@@ -47,7 +47,6 @@ function remind({ key, title, body, address }) {
     }
     const note = document.createElement('div')
     note.className = 'reminder'
-    note.setAttribute('role', 'status')
     const link = document.createElement('a')
     link.href = address
     link.textContent = title
@@ -63,6 +62,7 @@ function remind({ key, title, body, address }) {
     if (!shelf) {
         shelf = document.createElement('div')
         shelf.id = 'reminders'
+        shelf.setAttribute('aria-live', 'polite')
         document.body.append(shelf) // beside the page: it stays when that is drawn anew
     }
     shelf.append(note)

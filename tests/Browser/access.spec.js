@@ -1,9 +1,20 @@
 import { faults } from './faults.js'
 import { block, expect, test } from './ines.js'
+import { setClock } from './server.js'
 
 const SCREENS = {
     shape: '/shape',
     'another day': '/shape/2026-03-13',
+    'a chosen block': '/shape?block=4',
+    'the day laid out anew': '/shape?change=lay-out',
+    'a proposed day': '/shape?propose=1',
+    'what can wait': '/shape?change=wait',
+    'the morning, first step': '/shape?morning=left',
+    'the morning, third step': '/shape?morning=candidates',
+    'the morning, fourth step': '/shape?morning=day',
+    'nothing but the task': '/work?quiet=1',
+    'a meeting': '/occurrences/1',
+    outbox: '/outbox',
     gather: '/gather',
     files: '/gather/files',
     mailbox: '/gather/mailbox',
@@ -38,9 +49,13 @@ async function faultsInBothLights(page) {
 }
 
 for (const [name, address] of Object.entries(SCREENS)) {
-    test(`${name} can be used by everyone`, async ({ page }) => {
+    test(`${name} can be used by everyone and is never wider than its window`, async ({ page }) => {
         await page.goto(address)
         expect(await faultsInBothLights(page)).toEqual([])
+        for (const width of [360, 390, 700, 960, 1280, 1920]) {
+            await page.setViewportSize({ width, height: 844 })
+            expect(await page.evaluate(() => document.documentElement.scrollWidth), `at ${width} px`).toBeLessThanOrEqual(width)
+        }
     })
 }
 
@@ -61,15 +76,24 @@ test('the doors can be used by everyone', async ({ page, context }) => {
     }
 })
 
-for (const [name, address] of Object.entries({ ...SCREENS, 'a chosen block': '/shape?block=4' })) {
-    test(`${name} is never wider than its window`, async ({ page }) => {
-        await page.goto(address)
-        for (const width of [360, 390, 700, 960, 1280, 1920]) {
-            await page.setViewportSize({ width, height: 844 })
-            expect(await page.evaluate(() => document.documentElement.scrollWidth), `at ${width} px`).toBeLessThanOrEqual(width)
-        }
-    })
-}
+test('an overfull day, a reminder, a forgotten clock and a batch can be used by everyone', async ({ page }) => {
+    await page.locator('#bank-12').focus()
+    for (let i = 0; i < 4; i++) {
+        await page.keyboard.press('p')
+        await page.waitForTimeout(300)
+    }
+    await expect(page.locator('#ways')).toBeVisible()
+    expect(await faultsInBothLights(page)).toEqual([])
+    await page.locator('#ways a').first().click()
+    await expect(page.locator('#difference')).toBeVisible()
+    expect(await faultsInBothLights(page)).toEqual([])
+
+    setClock('2026-03-12T08:57:00+00:00')
+    await page.goto('/work')
+    await expect(page.getByRole('heading', { name: 'The clock still runs' })).toBeVisible()
+    await expect(page.locator('.reminder').first()).toBeVisible()
+    expect(await faultsInBothLights(page)).toEqual([])
+})
 
 test('on a phone the chosen block is worked from the foot with targets of 48 px', async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 })

@@ -22,6 +22,9 @@ test('a captured line becomes a block of the day', async ({ page }) => {
 
     await page.goto('/shape')
     await page.keyboard.press('l')
+    await expect(page.getByRole('heading', { name: 'Laid out anew' })).toBeVisible()
+    await expect(page.locator('.change-row', { hasText: 'Draft the wall text for room 2' }).first()).toContainText('14:45')
+    await page.keyboard.press('Enter')
     await expect(page.getByRole('status')).toContainText('Laid out for four weeks.')
     await expect(block(page, 'Draft the wall text for room 2')).toBeVisible()
 })
@@ -47,7 +50,7 @@ test('an edge drags the length, and released blocks may move again', async ({ pa
     const box = await budget.boundingBox()
     const edge = await drag(page, budget, { minutes: 15, grab: box.height - 2 })
     await edge.drop()
-    await expect(page.getByRole('status')).toContainText('Moved and anchored.')
+    await expect(page.getByRole('status')).toContainText('Moved and anchored; its estimate grew from 25 min to 40 min.')
     expect(await time(page, 'Budget revision')).toBe('15:45–16:25')
 
     await block(page, 'Budget revision').click()
@@ -230,7 +233,7 @@ test('signing out and up again gives an empty, teaching account', async ({ page 
     await expect(page.locator('main')).toContainText('Nothing to weigh.')
     await page.goto('/shape')
     await page.keyboard.press('l')
-    await expect(page.getByRole('status')).toContainText('There is nothing to lay out yet')
+    await expect(page.locator('#difference')).toContainText('There is nothing to lay out yet')
 })
 
 test('everything can be read and done before a script runs', async ({ browser, page }) => {
@@ -241,7 +244,7 @@ test('everything can be read and done before a script runs', async ({ browser, p
     await expect(quiet.getByRole('heading', { name: 'Why here' })).toBeVisible()
     await quiet.getByRole('button', { name: /^Anchor/ }).click()
     await expect(quiet.getByRole('status')).toContainText('Anchored.')
-    await quiet.getByRole('button', { name: /Undo/ }).first().click()
+    await quiet.locator('#toast').getByRole('button', { name: /Undo/ }).click()
     await expect(quiet.locator('.sheet')).toContainText('Courier quotes')
     await plain.close()
     await expect(page.locator('.sheet')).toBeVisible()

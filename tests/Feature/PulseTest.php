@@ -40,7 +40,7 @@ final class PulseTest extends FeatureTestCase
     #[Test]
     public function the_page_carries_the_mark_of_what_it_shows(): void
     {
-        $this->get('/shape')->assertSee("data-mark=\"{$this->mark()}\"", false);
+        $this->get('/shape')->assertSee("data-pulse=\"{$this->mark()}\"", false);
     }
 
     #[Test]

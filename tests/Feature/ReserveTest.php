@@ -16,7 +16,7 @@ final class ReserveTest extends FeatureTestCase
 
         $this->post('/reserves', ['title' => 'Quiet reading', 'day' => '2026-03-11', 'start' => '9:00', 'minutes' => 90])->assertSessionHas('undo', true);
         self::assertSame(['Wed 10:30–11:30 Essay'], $this->plan());
-        $this->get('/shape')->assertSee('Quiet reading')->assertSee('meetings, reserved 1 h 30');
+        $this->get('/shape')->assertSee('Quiet reading')->assertSeeInOrder(['reserved', '−1 h 30', 'open', '6 h 15']);
 
         $reserve = $this->ines->reserves()->firstOrFail();
         $this->patch("/reserves/{$reserve->id}", ['title' => 'Quiet reading', 'day' => '2026-03-11', 'start' => '10:00', 'minutes' => 60]);

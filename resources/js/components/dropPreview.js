@@ -64,7 +64,7 @@ export default class Preview {
         const guess = document.createElement('i')
         guess.className = 'gauge-guess'
         guess.style.bottom = `${Number(gauge.dataset.planned) * scale}px`
-        guess.style.height = `${more * scale}px`
+        guess.style.height = `${Math.min(more * scale, gauge.offsetHeight - Number(gauge.dataset.planned) * scale)}px`
         gauge.append(guess)
     }
 
@@ -76,7 +76,7 @@ export default class Preview {
         if (!this.note?.isConnected) {
             this.note = document.createElement('div')
             this.note.className = 'drop-note'
-            this.note.setAttribute('role', 'status')
+            this.note.setAttribute('aria-live', 'polite')
             this.sheet.append(this.note)
         }
         this.note.style.top = `${at * Number(this.root.dataset.scale)}px`

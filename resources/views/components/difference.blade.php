@@ -19,7 +19,7 @@
     @endif
     <div class="section-head section-over"><h2>{{ __("shape.change.{$kind->value}") }}</h2><span class="soft">a proposal, nothing moved yet</span></div>
     @if ($difference->lines === [])
-        <p class="soft">{{ __('shape.change.nothing') }}</p>
+        <p class="soft">{{ $difference->nothing }}</p>
     @endif
     @if ($after)
         <table class="before-after"><thead><tr><th><span class="sr-only">what</span></th><th>now</th><th>then</th></tr></thead><tbody>

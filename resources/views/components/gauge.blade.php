@@ -19,7 +19,8 @@
 <div class="bill">
     <div><span>{{ $gauge->hoursName }}</span><span>{{ Times::column($load->hours) }}</span></div>
     @if ($load->breaks)<div><span>lunch</span><span>−{{ Times::column($load->breaks) }}</span></div>@endif
-    @if ($load->meetings)<div><span>meetings{{ $gauge->reserved ? ', reserved '.Times::column($gauge->reserved) : '' }}{{ $gauge->lead ? ", {$gauge->lead} to get there" : '' }}</span><span>−{{ Times::column($load->meetings) }}</span></div>@endif
+    @if ($load->meetings > $gauge->reserved)<div><span>meetings{{ $gauge->lead ? ", {$gauge->lead} to get there" : '' }}</span><span>−{{ Times::column($load->meetings - $gauge->reserved) }}</span></div>@endif
+    @if ($gauge->reserved)<div><span>reserved</span><span>−{{ Times::column($gauge->reserved) }}</span></div>@endif
     @if ($load->anchored)<div><span>anchored</span><span>−{{ Times::column($load->anchored) }}</span></div>@endif
     <div class="sum"><span>open</span><span>{{ Times::column($load->open) }}</span></div>
     <div><span>margin, {{ $person->margin_percent }} %</span><span>−{{ Times::column($load->margin) }}</span></div>

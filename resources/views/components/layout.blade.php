@@ -11,7 +11,7 @@
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
 <body @auth data-single-keys="{{ $person->single_keys ? 'on' : 'off' }}" data-clock="{{ App\Clock::stands() ? 'stands' : 'runs' }}" data-sound="{{ $person->sound ? 'on' : 'off' }}" @endauth @class(['quiet-page' => $quiet])>
-<div id="page" @auth data-mark="{{ $mark }}" @endauth>
+<div id="page" @auth data-pulse="{{ $mark }}" @endauth>
     <a class="skip" href="#main">To the content</a>
     @if (Auth::check() && ! $quiet)
         <header>
