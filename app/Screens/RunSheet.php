@@ -110,6 +110,7 @@ final readonly class RunSheet
                 'label' => Times::clock($user, $entry->starts_at),
                 'kind' => match (true) {
                     $entry->ends_at === null => 'running',
+                    $entry->break => 'rest',
                     $entry->task_id === null => 'meeting',
                     default => 'done',
                 },

@@ -77,10 +77,11 @@ test('the doors can be used by everyone', async ({ page, context }) => {
 })
 
 test('an overfull day, a reminder, a forgotten clock and a batch can be used by everyone', async ({ page }) => {
-    await page.locator('#bank-12').focus()
-    for (let i = 0; i < 4; i++) {
+    for (const title of ['Wall texts, room 4', 'Floor plan review']) {
+        const row = page.locator('[id^=bank-]').filter({ hasText: title })
+        await row.focus()
         await page.keyboard.press('p')
-        await page.waitForTimeout(300)
+        await expect(page.locator('#toast')).toContainText(/picked for this day|Placed/)
     }
     await expect(page.locator('#ways')).toBeVisible()
     expect(await faultsInBothLights(page)).toEqual([])

@@ -9,6 +9,7 @@
         <span class="soft">{{ ['inbox' => 'in the inbox', 'open' => '', 'waiting' => 'waiting for '.$task->waiting_for, 'someday' => 'for someday', 'reference' => 'kept as a note'][$task->stage->value] }} @if ($task->done_at) done @endif @if ($task->carried > 0)<x-icon name="carried" /> carried over {{ $task->carried }} times @endif</span>
         <span class="end">
             @if ($task->stage->value === 'inbox')<form method="post" action="/tasks/{{ $task->id }}/weigh">@csrf<button class="button">Weigh it</button></form>@endif
+            @if ($task->done_at === null)<form method="post" action="/work/start/{{ $task->id }}">@csrf<button class="button">Begin now</button></form>@endif
             <form method="post" action="/tasks/sort">@csrf<input type="hidden" name="ids[]" value="{{ $task->id }}"><button class="button" name="to" value="done" data-page-key="d">Done <kbd>D</kbd></button></form>
             <form method="post" action="/tasks/{{ $task->id }}/duplicate">@csrf<button class="button">Duplicate</button></form>
             <form method="post" action="/tasks/{{ $task->id }}">@csrf @method('delete')<button class="button">Let it go</button></form>
