@@ -44,6 +44,9 @@ final readonly class Planner
     /** What a repair is given by default, before its share is taken. */
     private const EFFORT_TO_REPAIR = 1300;
 
+    /** A repair of more tasks than this is given less: whoever moved a block waits for it. Each order takes longer, and more of them are tried in vain. */
+    private const REPAIRED_AT_LEISURE = 150;
+
     /**
      * @param  int|null  $effort  orders that may be laid out while improving; 0 takes the best of two to begin with: a quick
      *                            first answer; null: what is quick enough for someone who waits, by the number of tasks
@@ -59,7 +62,8 @@ final readonly class Planner
         $free = new FreeTime($whole);
         $compiled = new Compiled($whole, $free);
         $effort = $this->effort ?? self::effortFor($problem);
-        $orders = $this->orders($compiled, $effort === 0);
+        $quick = $effort === 0 || ($problem->hasPrevious() && $problem->tempo !== Tempo::Eager && count($problem->tasks) > self::REPAIRED_AT_LEISURE); // a repair takes but one of them
+        $orders = $this->orders($compiled, $quick);
         $commitments = new Commitments($compiled, $orders[0], $habits->times);
         $out = array_fill_keys($commitments->without, true);
         $orders = array_map(static fn (array $order): array => array_values(array_filter($order, static fn (int $task): bool => ! isset($out[$task]))), $orders);
@@ -76,7 +80,7 @@ final readonly class Planner
     {
         $tasks = max(1, count($problem->tasks));
 
-        return $problem->hasPrevious() ? self::EFFORT_TO_REPAIR : min(1600, max(intdiv(96_000, $tasks), 620 + intdiv(3 * $tasks, 2)));
+        return $problem->hasPrevious() ? (int) (self::EFFORT_TO_REPAIR * min(1.0, self::REPAIRED_AT_LEISURE / $tasks) ** 3) : min(1600, max(intdiv(96_000, $tasks), 620 + intdiv(3 * $tasks, 2)));
     }
 
     /**
