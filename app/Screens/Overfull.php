@@ -21,7 +21,8 @@ use Nekto\Core\Time\LocalDay;
 /** Ways out of a day that is to carry more than its load line, in the person's first set of hours. */
 final readonly class Overfull
 {
-    private function __construct(public OverfullDay $day, private WorkTime $time) {}
+    /** @param  array<int, string>  $titles  of the tasks that could move, by id */
+    private function __construct(public OverfullDay $day, private WorkTime $time, private array $titles) {}
 
     /**
      * Null if the day fits.
@@ -55,7 +56,12 @@ final readonly class Overfull
             $time->user->margin_percent,
         );
 
-        return $overfull === null ? null : new self($overfull, $time);
+        return $overfull === null ? null : new self(
+            $overfull,
+            $time,
+            $able->mapWithKeys(static fn (Block $block): array => [$block->task_id => $block->task->shortTitle()])->all()
+                + $untimed->mapWithKeys(static fn (Task $task): array => [$task->id => $task->shortTitle()])->all(),
+        );
     }
 
     /** The change with its figures; null if there is no such way. */
@@ -67,6 +73,12 @@ final readonly class Overfull
             $kind === ChangeKind::Cut && $this->day->cut !== null => new Change($kind, tasks: [(int) $this->day->cut->id], minutes: $this->day->cutBy()),
             default => null,
         };
+    }
+
+    /** The tasks a way is about, by name. */
+    public function names(ChangeKind $kind): string
+    {
+        return implode(', ', array_map(fn (int $id): string => $this->titles[$id] ?? '', $this->change($kind)->tasks ?? []));
     }
 
     /** What is due on the day itself stays while anything else can go. */

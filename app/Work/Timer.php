@@ -24,6 +24,9 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class Timer
 {
+    /** Nobody is taken to go on for longer than this beyond the end of a block without a look at the clock. */
+    public const MOST_HOURS = 4;
+
     public function __construct(private Replan $replan) {}
 
     /** The entry that is going on, or null. */
@@ -32,7 +35,7 @@ final readonly class Timer
         return $user->entries()->whereNull('ends_at')->latest('starts_at')->first();
     }
 
-    /** The entry that has been going on since an earlier day: nobody worked so long. */
+    /** The entry that has been going on since an earlier day, or for hours beyond its end: nobody worked so long. */
     public static function forgotten(User $user, CarbonImmutable $now): ?Entry
     {
         $running = self::running($user);
@@ -50,7 +53,7 @@ final readonly class Timer
 
     private static function isForgotten(User $user, Entry $entry, CarbonImmutable $now): bool
     {
-        return ! $user->local($entry->starts_at)->isSameDay($user->local($now));
+        return ! $user->local($entry->starts_at)->isSameDay($user->local($now)) || self::likelyEnd($user, $entry) <= $now->subHours(self::MOST_HOURS);
     }
 
     /**

@@ -25,7 +25,7 @@ try {
     })
     await shoot(light, '/weigh?item=35', 'weigh', (page) => page.getByLabel('high').check())
     await shoot(light, '/weigh/list?group=answer', 'weigh-list')
-    await shoot(light, '/shape?propose=1', 'shape-proposed')
+    await shoot(light, '/shape?morning=day', 'shape-proposed')
     await shoot(light, '/work', 'work')
     await shoot(light, '/projects/2', 'project')
     await shoot(light, '/views/build?view=1', 'view')
@@ -43,6 +43,20 @@ try {
     const phone = await signedIn(browser, { viewport: { width: 390, height: 844 }, colorScheme: 'light' })
     await shoot(phone, '/shape', 'shape-phone')
     await shoot(phone, '/weigh', 'weigh-phone')
+    await shoot(light, '/shape', 'shape-overfull', async (page) => {
+        for (const title of ['Wall texts, room 4', 'Floor plan review']) {
+            await page.locator('[id^=bank-]').filter({ hasText: title }).focus()
+            await page.keyboard.press('p')
+            await page.locator('#toast', { hasText: /picked for this day|Placed/ }).waitFor()
+        }
+        await page.keyboard.press('w')
+        await page.locator('#difference').waitFor()
+    })
+    await light.goto(base + '/shape')
+    for (const said of [/gone again/, /no more/]) { // as it was before
+        await light.keyboard.press('u')
+        await light.locator('#toast', { hasText: said }).waitFor()
+    }
     setClock('2026-03-11T11:35:00+00:00')
     artisan('nekto:minute')
     await shoot(light, '/shape', 'shape-mended')

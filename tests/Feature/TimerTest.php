@@ -45,6 +45,29 @@ final class TimerTest extends FeatureTestCase
     }
 
     #[Test]
+    public function a_meeting_stops_the_clock_even_if_nobody_looked_for_hours(): void
+    {
+        $this->started('Essay', '2026-03-11 09:00', '2026-03-11 10:00');
+        $this->meeting('Committee', '2026-03-11 10:15', '2026-03-11 11:00');
+        $this->at('2026-03-11 17:00');
+        $this->artisan('nekto:minute');
+
+        self::assertSame(['09:00–10:15'], $this->entries());
+    }
+
+    #[Test]
+    public function a_clock_that_ran_for_hours_beyond_its_end_asks_the_same_day(): void
+    {
+        $this->started('Essay', '2026-03-11 09:00', '2026-03-11 10:00');
+        $this->at('2026-03-11 13:59');
+        $this->get('/work')->assertDontSee('The clock still runs');
+        $this->at('2026-03-11 18:30');
+        $this->get('/work')->assertSee('The clock still runs');
+        $this->post('/work/pause');
+        self::assertCount(1, $this->entries());
+    }
+
+    #[Test]
     public function it_goes_on_no_further_than_the_next_meeting(): void
     {
         $this->started('Essay', '2026-03-11 09:00', '2026-03-11 09:50');

@@ -21,8 +21,8 @@ final class EntryRequest extends FormRequest
     {
         return [
             'day' => ['required', 'date_format:Y-m-d'],
-            'from' => ['required', 'date_format:H:i'],
-            'to' => ['required', 'date_format:H:i'],
+            'from' => ['required', 'date_format:H:i,G:i'],
+            'to' => ['required', 'date_format:H:i,G:i'],
             'task_id' => ['nullable', Rule::exists('tasks', 'id')->where('user_id', $this->user()?->getAuthIdentifier())],
             'break' => ['sometimes', 'boolean'],
         ];

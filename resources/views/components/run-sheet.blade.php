@@ -17,8 +17,8 @@
     @endforeach
     @foreach ($sheet->reserves as $free)
         <a id="reserve-{{ $free['id'] }}" href="{{ $address }}?reserve={{ $free['id'] }}" data-block="reserve" data-row data-reserve="{{ $free['id'] }}" data-minutes="{{ $free['minutes'] }}" data-start="{{ $free['start'] }}"
-           @class(['reserve', 'reserve-batch' => $free['count'] > 0, 'block-movable' => $free['movable'], 'block-chosen' => $free['chosen']]) draggable="false"
-           aria-label="{{ $free['title'] }}, {{ $free['count'] ? 'batch of '.$free['count'] : 'reserved' }}, {{ $free['range'] }}" style="--t:{{ $free['top'] }};--h:{{ $free['height'] }};--f:{{ $free['filled'] }}">
+           @class(['reserve', 'reserve-batch' => $free['count'] > 0, 'reserve-full' => $free['height'] - $free['filled'] < 20, 'block-movable' => $free['movable'], 'block-chosen' => $free['chosen']]) draggable="false"
+           title="{{ $free['title'] }}" aria-label="{{ $free['title'] }}, {{ $free['count'] ? 'batch of '.$free['count'] : 'reserved' }}, {{ $free['range'] }}" style="--t:{{ $free['top'] }};--h:{{ $free['height'] }};--f:{{ $free['filled'] }}">
             <span class="title">{{ $free['title'] }}</span><span class="soft">{{ Times::column($free['minutes']) }}</span>
             @if ($free['movable'])<span class="grip" data-grip></span>@endif
         </a>
@@ -33,7 +33,7 @@
                 <x-spine :importance="$item['importance']" :height="$item['height']" />
                 <span class="body">
                     <span class="title">{{ $item['title'] }}</span>
-                    @if ($item['anchored'])<x-icon name="anchor" />@endif
+                    @if ($item['anchored'] && ! $item['batched'])<x-icon name="anchor" />@endif
                     @if ($item['carried'] > 0 && $item['state'] === 'planned')<span><x-icon name="carried" />{{ $item['carried'] }}</span>@endif
                     <span class="minutes">{{ Times::column($item['minutes']) }}</span>
                     @if ($item['state'] === 'planned')<x-pressure :percent="$item['pressure']" />@endif

@@ -10,8 +10,8 @@
 <x-layout title="Work" station="work">
     @if ($forgotten)
         <section class="forgotten" aria-labelledby="forgotten-title"><div class="section-head section-over"><h2 id="forgotten-title">The clock still runs</h2><span class="soft">since {{ Times::when($person, $forgotten->starts_at, $now) }}</span></div>
-            <p>{{ $forgottenTask ? '“'.$forgottenTask->title.'”' : ($forgotten->break ? 'A break' : 'An entry') }} has been going on since an earlier day. When did you stop?</p>
-            <form method="post" action="/work/forgotten" class="pair">@csrf<input class="field" type="time" name="until" aria-label="Stopped at" value="{{ old('until', Times::clock($person, $likelyEnd)) }}"><button class="button button-main" data-first>I stopped then</button><button class="button" name="none" value="1">I did not work on it</button></form>
+            <p>{{ $forgottenTask ? '“'.$forgottenTask->title.'”' : ($forgotten->break ? 'A break' : 'An entry') }} has been going on for longer than anybody works. When did you stop?</p>
+            <form method="post" action="/work/forgotten" class="pair">@csrf<input class="field field-clock" name="until" maxlength="5" aria-label="Stopped at" value="{{ old('until', $person->local($likelyEnd)->format('H:i')) }}"><button class="button button-main" data-first>I stopped then</button><button class="button" name="none" value="1">I did not work on it</button></form>
             @error('until')<p class="error" role="alert">{{ $message }}</p>@enderror</section>
     @endif
     @if ($turn)
