@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
+use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\Blocks;
 use App\Planning\Picks;
 use App\Planning\RowMapper;
 use App\Planning\WorkTime;
@@ -43,11 +45,12 @@ final readonly class Proposal
         $line = $minutes = $deep = $left = 0;
         $keys = DayProposal::KEYS;
         $deepLeft = $user->deep_limit;
+        $fixed = Blocks::during($user, $time->zone->day($day))->where('state', BlockState::Planned)->where('ends_at', '>', $now)->where(static fn ($query) => $query->where('anchored', true)->orWhere('starts_at', '<=', $now))->pluck('task_id')->flip()->all();
         $end = $time->zone->day($day)->end; // what is due by then cannot wait: like a pick, it comes before all others
         foreach ($time->sets as $set) {
-            $load = $time->load($set->id, $day, IntervalSet::empty())->loadLine;
+            $load = self::line($time, $set->id, $day, $now);
             $mine = $able->filter(static fn (Candidate $one): bool => $one->set === $set->id);
-            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], $picked->isFor($tasks[$one->id], $day) || ($one->due ?? PHP_INT_MAX) <= $end, $time, $now))->all()), $load, $deepLeft);
+            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], $picked->isFor($tasks[$one->id], $day) || isset($fixed[$one->id]) || ($one->due ?? PHP_INT_MAX) <= $end, $time, $now))->all()), $load, $deepLeft);
             $line += $load;
             $minutes += $proposal->minutes;
             $deep += $proposal->deepMinutes;
@@ -63,6 +66,15 @@ final readonly class Proposal
         }
 
         return new self($picks, $waiting, $left, $minutes, $line, $deep, $user->deep_limit);
+    }
+
+    /** The load line of the day, or of what is left of it. */
+    private static function line(WorkTime $time, int $set, LocalDay $day, CarbonImmutable $now): int
+    {
+        $span = $time->zone->day($day);
+        $left = $time->open($set)->between(max($span->start, min($span->end, RowMapper::minute($now))), $span->end)->length();
+
+        return min($time->load($set, $day, IntervalSet::empty())->loadLine, $left - (int) round($left * $time->user->margin_percent / 100));
     }
 
     private static function candidate(Candidate $one, Task $task, bool $isPicked, WorkTime $time, CarbonImmutable $now): DayCandidate

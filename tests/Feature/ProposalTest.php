@@ -46,6 +46,32 @@ final class ProposalTest extends FeatureTestCase
     }
 
     #[Test]
+    public function what_is_due_that_day_is_proposed_before_whatever_pulls_more_in_the_same_time(): void
+    {
+        $this->task('Wall texts', 240, Importance::Low, dueOn: '2026-03-11');
+        for ($i = 0; $i < 20; $i++) {
+            $this->task("Small {$i}", 15, Importance::Vital);
+        }
+
+        $html = (string) $this->get('/shape?propose=1')->getContent();
+        self::assertMatchesRegularExpression('/A day that fits.*Wall texts.*Can wait/s', $html, 'sixteen small ones pull more together, and can wait');
+    }
+
+    #[Test]
+    public function in_the_middle_of_a_day_only_what_is_left_of_it_is_filled(): void
+    {
+        $this->block($this->task('Begun', 60), '2026-03-11 15:00', '2026-03-11 16:00');
+        for ($i = 0; $i < 8; $i++) {
+            $this->task("Report {$i}", 60, Importance::Vital);
+        }
+        $this->at('2026-03-11 15:30');
+
+        preg_match('/A day that fits.*?>([^<]*) of ([^<]*?),/s', (string) $this->get('/shape?propose=1')->assertSee('Begun')->getContent(), $part);
+        self::assertSame('2 h 36', $part[2] ?? '', 'two hours less a fifth, and the evening');
+        self::assertSame('1 h 00', $part[1] ?? '', 'the one that has begun comes first');
+    }
+
+    #[Test]
     public function what_was_picked_and_is_not_taken_again_is_let_off(): void
     {
         $essay = $this->task('Essay', 60);
