@@ -10,6 +10,7 @@ use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\Task;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Nekto\Core\Time\LocalDay;
 
 /** What a person does to a block by hand. Each is one revision, and the rest of the plan makes way at once. */
@@ -33,7 +34,8 @@ final readonly class BlockEdit
     }
 
     /**
-     * Fixes a new block for a task, as when it is taken from the bank. Its work planned latest gives way.
+     * Fixes a new block for a task, as when it is taken from the bank. Its work planned latest gives way: where all of it
+     * is fixed already, the last of its blocks moves there.
      *
      * @throws PlanConflict as move(), or if the task has no work to plan
      */
@@ -42,8 +44,12 @@ final readonly class BlockEdit
         if (! $task->hasWorkToPlan()) {
             throw PlanConflict::notPlannable();
         }
-        $step = (int) config('nekto.step');
-        $minutes = intdiv(min((int) $task->minutes_left, $task->max_chunk) + $step - 1, $step) * $step;
+        $minutes = self::minutesToPlace($task, $now);
+        if ($minutes === 0) {
+            $last = self::fixed($task, $now)->last() ?? throw PlanConflict::notPlannable();
+
+            return $this->move($last, $start, $start->addMinutes(RowMapper::time($last)->length()), $now, RevisionCause::Placed);
+        }
         FixedTime::ensureFree($task->user, $start, $start->addMinutes($minutes), $now);
 
         return ($this->replan)($task->user, $now, RevisionCause::Placed, first: static function () use ($task, $start, $minutes): void {
@@ -52,6 +58,21 @@ final readonly class BlockEdit
             $block->user_id = $task->user_id;
             $block->save();
         });
+    }
+
+    /** How long a block for it would be: its work that is not fixed yet, as far as one block may hold it; 0 if all is. */
+    public static function minutesToPlace(Task $task, CarbonImmutable $now): int
+    {
+        $fixed = (int) self::fixed($task, $now)->sum(static fn (Block $block): int => RowMapper::time($block)->length());
+
+        return max(0, Grid::up(min((int) $task->minutes_left - $fixed, $task->max_chunk)));
+    }
+
+    /** @return Collection<int, Block> by start */
+    private static function fixed(Task $task, CarbonImmutable $now): Collection
+    {
+        return $task->blocks()->where('state', BlockState::Planned)->where('ends_at', '>', $now)
+            ->where(static fn ($query) => $query->where('anchored', true)->orWhere('kept', true)->orWhere('starts_at', '<=', $now))->orderBy('starts_at')->get();
     }
 
     /** On that day's list, with or without a time of its own: planning finds one if there is one. */
@@ -103,14 +124,15 @@ final readonly class BlockEdit
             return;
         }
         $user = $block->user;
-        $running = $user->entries()->where('block_id', $block->id)->whereNull('ends_at')->first();
+        $running = $user->entries()->whereNull('ends_at')->first();
         $last = $user->entries()->whereNotNull('ends_at')->where('ends_at', '<=', $now)->max('ends_at');
         $from = $last === null ? $block->starts_at : max($block->starts_at, CarbonImmutable::parse($last, 'UTC'));
         $end = min($now, $block->ends_at);
-        if ($running !== null) {
+        $until = $running === null ? $end : min($end, $running->starts_at); // what else the clock runs for is not its time
+        if ($running !== null && $running->task_id === $block->task_id) {
             $running->update(['ends_at' => max($now, $running->starts_at->addMinute())]);
-        } elseif ($end > $from) {
-            $user->entries()->create(['task_id' => $block->task_id, 'block_id' => $block->id, 'starts_at' => $from, 'ends_at' => $end]);
+        } elseif ($until > $from) {
+            $user->entries()->create(['task_id' => $block->task_id, 'block_id' => $block->id, 'starts_at' => $from, 'ends_at' => $until]);
         }
         $block->update(['state' => $state, 'ends_at' => $end, 'kept' => false]);
     }

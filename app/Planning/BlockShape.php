@@ -25,9 +25,9 @@ final readonly class BlockShape
      */
     public function split(Block $block, ?int $first, CarbonImmutable $now): ?PlanRevision
     {
-        $step = (int) config('nekto.step');
+        $step = Grid::step();
         $length = RowMapper::time($block)->length();
-        $first = intdiv($first ?? intdiv($length, 2), $step) * $step;
+        $first = Grid::down($first ?? intdiv($length, 2));
         if ($first < $step || $length - $first < $step || $block->ends_at <= $now) {
             throw PlanConflict::tooShortToSplit($step);
         }

@@ -31,7 +31,7 @@ final readonly class FreePlace
         }
         $blocks = Blocks::during($user, $this->times->load($user, $day, 1)->span())->where('state', BlockState::Planned)->get();
 
-        return $this->first($user, $task->hoursSet(), $day, min((int) $task->minutes_left, $task->max_chunk), $now, $blocks);
+        return $this->first($user, $task->hoursSet(), $day, max(Grid::step(), BlockEdit::minutesToPlace($task, $now)), $now, $blocks);
     }
 
     /**
@@ -44,11 +44,10 @@ final readonly class FreePlace
         $time = $this->times->load($user, $day, 1);
         $span = $time->span();
         $taken = $around->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all();
-        $step = (int) config('nekto.step');
-        $first = intdiv(RowMapper::minute($now) + $step - 1, $step) * $step;
+        $first = Grid::up(RowMapper::minute($now));
         $free = $time->open($set)->without(IntervalSet::covering(...$taken))->between(max($first, $span->start), $span->end);
         foreach ($free->intervals as $gap) {
-            $start = intdiv($gap->start + $step - 1, $step) * $step;
+            $start = Grid::up($gap->start);
             if ($gap->end - $start >= $minutes) {
                 return RowMapper::moment($start);
             }

@@ -12,6 +12,7 @@ use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 
 /**
  * Time reserved by hand. Small tasks dropped on it make it a batch: they lie in it one after the other, anchored, and
@@ -71,15 +72,14 @@ final readonly class Reserves
         if (! $task->hasWorkToPlan()) {
             throw PlanConflict::notPlannable();
         }
-        $step = (int) config('nekto.step');
-        $minutes = intdiv((int) $task->minutes_left + $step - 1, $step) * $step;
+        $minutes = Grid::up((int) $task->minutes_left);
         if ($minutes > self::SMALL) {
             throw PlanConflict::notSmall($task->title, self::SMALL);
         }
         $held = $this->held($reserve);
         $own = $task->blocks()->where('state', BlockState::Planned)->where('starts_at', '>=', $now)->pluck('id')->all();
         $start = $held->last()->ends_at ?? $reserve->starts_at;
-        $begins = max($start, $now->addMinutes((5 - $now->minute % 5) % 5));
+        $begins = max($start, Grid::next($now));
         $end = max($reserve->ends_at, $begins->addMinutes($minutes));
         FixedTime::ensureFree($reserve->user, $begins, $end, $now, [...array_values($held->modelKeys()), ...$own]);
 
@@ -104,8 +104,8 @@ final readonly class Reserves
         }
     }
 
-    /** @return \Illuminate\Database\Eloquent\Collection<int, Block> what is still to be done in it */
-    private function held(Reserve $reserve): \Illuminate\Database\Eloquent\Collection
+    /** @return Collection<int, Block> what is still to be done in it */
+    private function held(Reserve $reserve): Collection
     {
         return $reserve->blocks()->where('state', BlockState::Planned)->get();
     }

@@ -7,6 +7,7 @@ namespace App\Work;
 use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\User;
+use App\Planning\Grid;
 use Carbon\CarbonImmutable;
 
 /**
@@ -37,9 +38,7 @@ final readonly class Overrun
         if (($fixed !== null && $fixed <= $now) || $block->ends_at <= $now->subHours(Timer::MOST_HOURS)) { // the clock may run on, but that time is another's
             return;
         }
-        $step = (int) config('nekto.step');
-        $end = $now->addMinutes(self::MORE);
-        $end = min(array_filter([$end->addMinutes(($step - $end->minute % $step) % $step), $meeting, $fixed]));
+        $end = min(array_filter([Grid::next($now->addMinutes(self::MORE)), $meeting, $fixed]));
         $block->update(['ends_at' => $end]);
         $task = $block->task;
         $others = (int) $task->blocks()->where('state', BlockState::Planned)->whereKeyNot($block->id)->get()->sum(static fn (Block $one): int => (int) $one->starts_at->diffInMinutes($one->ends_at));

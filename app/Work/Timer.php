@@ -13,6 +13,7 @@ use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
 use App\Planning\FixedTime;
+use App\Planning\Grid;
 use App\Planning\PlanConflict;
 use App\Planning\Replan;
 use Carbon\CarbonImmutable;
@@ -62,11 +63,13 @@ final readonly class Timer
      */
     public function start(User $user, Task $task, ?Block $block, CarbonImmutable $now): ?PlanRevision
     {
-        $running = self::running($user);
-        if ($running !== null && $running->task_id === $task->id && ! $running->break) {
+        if (self::isOn($user, $task)) {
             return null;
         }
         $begin = function () use ($user, $task, $block, $now): void {
+            if (self::isOn($user, $task)) { // another window was first
+                return;
+            }
             $this->pause($user, $now);
             $user->entries()->create(['task_id' => $task->id, 'block_id' => $block?->id, 'starts_at' => $now]);
         };
@@ -79,8 +82,15 @@ final readonly class Timer
 
         return ($this->replan)($user, $now, RevisionCause::Begun, first: static function () use ($block, $begin, $end, $now): void {
             $begin();
-            $block->update(['starts_at' => $now->subMinutes($now->minute % (int) config('nekto.step')), 'ends_at' => $end, 'kept' => false]);
+            $block->update(['starts_at' => Grid::last($now), 'ends_at' => $end, 'kept' => false]);
         });
+    }
+
+    private static function isOn(User $user, Task $task): bool
+    {
+        $running = self::running($user);
+
+        return $running !== null && $running->task_id === $task->id && ! $running->break;
     }
 
     /** When a block of later today would end if it began now: before the next meeting or anchored block; null if it cannot. */
@@ -89,7 +99,7 @@ final readonly class Timer
         if ($block->state !== BlockState::Planned || $block->starts_at <= $now || ! $user->local($block->starts_at)->isSameDay($user->local($now))) {
             return null;
         }
-        $start = $now->subMinutes($now->minute % (int) config('nekto.step'));
+        $start = Grid::last($now);
         $end = $start->addMinutes((int) $block->starts_at->diffInMinutes($block->ends_at));
         $meeting = $user->occurrences()->where('busy', true)->where('all_day', false)->whereRelation('meeting', 'ignored', false)->where('starts_at', '<', $end)->where('ends_at', '>', $now)->min('starts_at');
         $fixed = $user->blocks()->where('state', BlockState::Planned)->whereKeyNot($block->id)->where(static fn ($query) => $query->where('anchored', true)->orWhere('kept', true)->orWhere('starts_at', '<=', $now))

@@ -57,3 +57,81 @@ test('the day is closed by keys with three lines, and can be opened again', asyn
     await page.getByRole('button', { name: 'Open it again' }).click()
     await expect(page.getByLabel('went well')).toHaveValue('Panel 3.3 holds.')
 })
+
+test('a reminder comes to the page and as a notification of the browser, in one window only', async ({ page, context }) => {
+    await context.addInitScript(() => {
+        window.told = []
+        window.Notification = class {
+            static permission = 'granted'
+
+            constructor(title, { body }) {
+                window.told.push(`${title}: ${body}`)
+            }
+        }
+    })
+    setClock('2026-03-11T12:11:00+00:00')
+    await page.goto('/gather')
+    await expect(page.locator('.reminder')).toContainText('Reply to Maas Archive')
+    expect(await page.evaluate(() => window.told)).toEqual(['Reply to Maas Archive: Laid out for 12:15–12:30.'])
+    const other = await context.newPage()
+    await other.goto('/gather')
+    await other.waitForTimeout(4000)
+    await expect(other.locator('.reminder')).toHaveCount(0)
+    await other.close()
+
+    await page.getByRole('button', { name: /Put away/ }).click()
+    await expect(page.locator('.reminder')).toHaveCount(0)
+})
+
+test('done sounds softly, unless the person wants it quiet', async ({ page, context }) => {
+    await context.addInitScript(() => {
+        window.tones = 0
+        const part = { setValueAtTime() {}, linearRampToValueAtTime() {}, exponentialRampToValueAtTime() {} }
+        window.AudioContext = class {
+            currentTime = 0
+
+            createOscillator() {
+                return { frequency: {}, connect: (next) => next, start: () => { window.tones++ }, stop() {} }
+            }
+
+            createGain() {
+                return { gain: part, connect() {} }
+            }
+        }
+    })
+    await page.goto('/work')
+    await page.keyboard.press('d')
+    await expect(page.locator('#toast')).toContainText('Done.')
+    expect(await page.evaluate(() => window.tones)).toBe(2)
+
+    await page.goto('/settings')
+    await page.getByLabel('a soft one when something is done').uncheck()
+    await page.getByRole('button', { name: 'Save', exact: true }).first().click()
+    await page.goto('/work')
+    await page.keyboard.press('d')
+    await expect(page.locator('#toast')).toContainText('Done.')
+    expect(await page.evaluate(() => window.tones)).toBe(0)
+})
+
+test('the quiet form shows nothing but the task, and Escape leads back', async ({ page }) => {
+    await page.goto('/work')
+    await page.keyboard.press('i')
+    await expect(page.locator('#quiet-title')).toHaveText('Wall texts, room 3')
+    await expect(page.locator('header')).toHaveCount(0)
+    await page.keyboard.press('Space')
+    await expect(page.locator('#toast')).toContainText('Paused.')
+    await page.keyboard.press('Escape')
+    await expect(page.locator('.work-buttons')).toBeVisible()
+})
+
+test('what is left over is sent elsewhere from the account itself', async ({ page }) => {
+    setClock('2026-03-11T17:32:00+00:00')
+    artisan('nekto:minute')
+    await page.goto('/close')
+    const row = page.locator('.unfinished', { hasText: 'Reply to Maas Archive' })
+    await row.getByText('Change', { exact: true }).click()
+    await row.getByLabel('Another day').fill('2026-03-16')
+    await row.getByRole('button', { name: 'Send it there' }).click()
+    await expect(page.locator('#toast')).toContainText('Sent there.')
+    await expect(row).toContainText('Mon 16')
+})

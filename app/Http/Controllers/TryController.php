@@ -31,6 +31,10 @@ final readonly class TryController
 
     public function place(MoveBlockRequest $request, Task $task, #[CurrentUser] User $user): JsonResponse
     {
+        if (! $request->filled('start')) {
+            return response()->json(['refused' => __('task.unknown_time')]);
+        }
+
         return $this->answer($request, $user, fn () => $this->edit->place($task, $request->start(), Clock::now()), static fn (): array => []);
     }
 

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Clock;
 use App\Models\Block;
+use App\Planning\Grid;
 use App\Planning\RowMapper;
 use App\Planning\Zones;
 use Carbon\CarbonImmutable;
@@ -47,16 +48,14 @@ final class MoveBlockRequest extends FormRequest
     public function start(): CarbonImmutable
     {
         [$hour, $minute] = array_map(intval(...), explode(':', $this->string('start')->toString()));
-        $step = (int) config('nekto.step');
 
-        return RowMapper::moment(Zones::named($this->user()->zone)->at($this->day(), intdiv(60 * $hour + $minute, $step) * $step));
+        return RowMapper::moment(Zones::named($this->user()->zone)->at($this->day(), Grid::down(60 * $hour + $minute)));
     }
 
     /** @return array{CarbonImmutable, CarbonImmutable} */
     public function times(Block $block): array
     {
-        $step = (int) config('nekto.step');
-        $minutes = $this->filled('minutes') ? max($step, intdiv($this->integer('minutes'), $step) * $step) : RowMapper::time($block)->length();
+        $minutes = $this->filled('minutes') ? max(Grid::step(), Grid::down($this->integer('minutes'))) : RowMapper::time($block)->length();
         $begun = $block->starts_at <= Clock::now() && $this->string('start')->toString() === $this->user()->local($block->starts_at)->format('H:i');
         $start = $begun || ! $this->filled('start') ? $block->starts_at : $this->start();
 

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Clock;
 use App\Models\Reserve;
+use App\Planning\Grid;
 use App\Planning\RowMapper;
 use App\Planning\Zones;
 use Carbon\CarbonImmutable;
@@ -47,12 +48,11 @@ final class ReserveRequest extends FormRequest
     public function times(?Reserve $reserve = null): array
     {
         [$hour, $minute] = array_map(intval(...), explode(':', $this->string('start')->toString()));
-        $step = (int) config('nekto.step');
         $day = LocalDay::fromString($this->string('day')->toString());
-        $start = RowMapper::moment(Zones::named($this->user()->zone)->at($day, intdiv(60 * $hour + $minute, $step) * $step));
+        $start = RowMapper::moment(Zones::named($this->user()->zone)->at($day, Grid::down(60 * $hour + $minute)));
         $begun = $reserve !== null && $reserve->starts_at <= Clock::now() && $this->user()->local($reserve->starts_at)->format('G:i') === sprintf('%d:%02d', $hour, $minute);
         $start = $begun ? $reserve->starts_at : $start;
 
-        return [$start, $start->addMinutes(max($step, intdiv($this->integer('minutes'), $step) * $step))];
+        return [$start, $start->addMinutes(max(Grid::step(), Grid::down($this->integer('minutes'))))];
     }
 }
