@@ -66,4 +66,9 @@ final class PlanConflict extends \RuntimeException
     {
         return new self(__('plan.conflict.not_small', ['title' => $title, 'minutes' => $minutes]));
     }
+
+    public static function notBegun(): self
+    {
+        return new self(__('plan.conflict.not_begun'));
+    }
 }

@@ -133,10 +133,13 @@ final readonly class Timer
     /**
      * More time for a block that is on: the rest of the day is laid out again around it.
      *
-     * @throws PlanConflict if something fixed follows too soon
+     * @throws PlanConflict if it has not begun, or something fixed follows too soon
      */
     public function more(Block $block, int $minutes, CarbonImmutable $now): ?PlanRevision
     {
+        if ($block->starts_at > $now) {
+            throw PlanConflict::notBegun();
+        }
         $yielding = $block->user->blocks()->where('state', BlockState::Planned)->where('anchored', false)->where('kept', false)->pluck('id')->all();
         FixedTime::ensureFree($block->user, $block->starts_at, max($block->ends_at, $now)->addMinutes($minutes), $now, [...$yielding, $block->id], begun: true);
 
@@ -144,7 +147,7 @@ final readonly class Timer
             $end = max($block->ends_at, $now)->addMinutes($minutes);
             $added = (int) $block->ends_at->diffInMinutes($end);
             $task = $block->task;
-            $block->update(['ends_at' => $end, 'starts_at' => min($block->starts_at, $now)]);
+            $block->update(['ends_at' => $end]);
             $left = (int) $now->diffInMinutes($end);
             $other = (int) $task->blocks()->where('state', BlockState::Planned)->whereKeyNot($block->id)->get()->sum(static fn (Block $one): int => (int) $one->starts_at->diffInMinutes($one->ends_at));
             $task->update(['minutes_left' => max((int) $task->minutes_left, $left + $other), 'estimate' => (int) $task->estimate + $added]);
