@@ -17,10 +17,13 @@ let open = 0
 /** Shows the page at an address, or what a form's answer leads to. Resolves to false if something newer was asked for. */
 export async function show(address, options = {}) {
     open++
+    const long = setTimeout(() => document.documentElement.classList.add('asking'), 300)
     try {
         return await showWhenAnswered(address, options)
     } finally {
         open--
+        clearTimeout(long)
+        document.documentElement.classList.toggle('asking', open > 0)
     }
 }
 

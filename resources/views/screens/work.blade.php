@@ -73,7 +73,7 @@
             </section>
         @else
             <div class="section-head"></div>
-            <div class="empty"><h2>Nothing is laid out for now.</h2><p class="soft">Lay the day out in <a href="/shape">Shape</a>, or begin something from its bank.</p></div>
+            <div class="empty"><h2>Nothing is laid out for now.</h2><p class="soft">Lay the day out in <a href="/shape">Shape</a>, or begin something from its bank. If that was all, <a href="/close">close the day</a>.</p></div>
         @endif
         <section aria-labelledby="next-title"><div class="section-head"><h2 id="next-title">Next</h2><span class="soft">@if ($nextMeeting){{ Times::duration((int) $now->diffInMinutes($nextMeeting->starts_at)) }} until {{ $nextMeeting->summary }}@endif</span></div>
             <div class="work-next">
@@ -105,7 +105,7 @@
         @endif
         <div class="section-head"><h2>Block by block</h2></div>
         <table class="account"><thead><tr><th>today</th><th>planned</th><th>actual</th><th>differs</th></tr></thead><tbody>
-            @foreach ($rows as $row)<tr @class(['strong' => $task?->id === $row['id']])><td><a href="/tasks/{{ $row['id'] }}" @class(['struck' => $row['state'] === 'done'])>{{ $row['title'] }}</a></td><td>{{ Times::column($row['planned']) }}</td><td>{{ $row['actual'] === null ? '' : Times::column($row['actual']) }}</td><td>@if ($row['actual'] !== null && $row['state'] !== 'planned'){{ sprintf('%+d', $row['actual'] - $row['planned']) }}@endif</td></tr>@endforeach
+            @foreach ($rows as $row)<tr @class(['strong' => $task?->id === $row['id']])><td><a href="/tasks/{{ $row['id'] }}" @class(['struck' => $row['state'] === 'done'])>{{ $row['title'] }}</a></td><td>{{ Times::column($row['planned']) }}</td><td>{{ $row['actual'] === null ? '' : Times::column($row['actual']) }}</td><td>@if ($row['actual'] !== null && $row['state'] !== 'planned'){{ ($row['actual'] < $row['planned'] ? '−' : '+').Times::column(abs($row['actual'] - $row['planned'])) }}@endif</td></tr>@endforeach
         </tbody></table>
         <x-minutes-by-hand :entries="$entries" :tasks="array_column($rows, 'title', 'id')" :day="$person->local($now)->format('Y-m-d')" />
     </div>
