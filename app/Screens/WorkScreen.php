@@ -117,8 +117,9 @@ final readonly class WorkScreen
         $rows = [];
         foreach ($blocks->groupBy('task_id') as $id => $some) {
             $spent = self::minutes($entries->where('task_id', $id), $now);
+            $stood = $some->reject(static fn (Block $block): bool => $block->state === BlockState::Passed); // what was placed again that day counts once
             $rows[] = [
-                'title' => $some[0]->task->title ?? '', 'planned' => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()), 'actual' => $spent > 0 ? $spent : null,
+                'title' => $some[0]->task->title ?? '', 'planned' => (int) ($stood->isEmpty() ? $some : $stood)->sum(static fn (Block $block): int => RowMapper::time($block)->length()), 'actual' => $spent > 0 ? $spent : null,
                 'state' => $some->last()->state->value ?? '', 'id' => (int) $id,
             ];
         }
