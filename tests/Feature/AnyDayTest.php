@@ -59,7 +59,7 @@ final class AnyDayTest extends FeatureTestCase
             return 'nothing left';
         }
         $on = $ahead->first() ?? self::fail('There is one.');
-        $one = $ahead[$this->random->getInt(0, $ahead->count() - 1)] ?? $on;
+        $one = $ahead->get($this->random->getInt(0, $ahead->count() - 1)) ?? $on;
         [$address, $fields] = match ($this->random->getInt(0, 11)) {
             0, 1, 2 => ["/work/start/{$one->task_id}", ['block' => $one->id]],
             3 => ['/work/pause', []],
