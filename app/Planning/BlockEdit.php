@@ -78,10 +78,8 @@ final readonly class BlockEdit
     /** On that day's list, with or without a time of its own: planning finds one if there is one. */
     public function pick(Task $task, LocalDay $day, CarbonImmutable $now): ?PlanRevision
     {
-        $end = RowMapper::moment(Zones::named($task->user->zone)->day($day)->end);
-
-        return ($this->replan)($task->user, $now, RevisionCause::Picked, first: static function () use ($task, $day, $end): void {
-            $task->update(['picked_on' => $day->asString(), ...($task->not_before >= $end ? ['not_before' => null] : [])]);
+        return ($this->replan)($task->user, $now, RevisionCause::Picked, first: static function () use ($task, $day): void {
+            $task->update(Picks::columns($task, $day));
         });
     }
 

@@ -67,9 +67,8 @@ final readonly class MakeChange
         $today = RowMapper::today($user, $now);
         $before = $day->equals($today) ? (new Picks($user, $today))->withLeftOvers($user->tasks()->getQuery()) : $user->tasks()->where('picked_on', $day->asString())->getQuery();
         $before->whereNotIn('id', $change->tasks)->update(['picked_on' => null, 'key' => false]);
-        $end = RowMapper::moment(Zones::named($user->zone)->day($day)->end);
-        foreach ($user->tasks()->whereKey($change->tasks)->get() as $task) {
-            $task->update(['picked_on' => $day->asString(), 'key' => in_array($task->id, $change->keys, true), ...($task->not_before >= $end ? ['not_before' => null] : [])]);
+        foreach ($user->tasks()->whereKey($change->tasks)->with('user')->get() as $task) {
+            $task->update(['key' => in_array($task->id, $change->keys, true), ...Picks::columns($task, $day)]);
         }
     }
 }

@@ -31,6 +31,18 @@ final readonly class Picks
         };
     }
 
+    /**
+     * What picking a task for a day stores. One that had been put off beyond it is wanted after all.
+     *
+     * @return array{picked_on: string, not_before?: null}
+     */
+    public static function columns(Task $task, LocalDay $day): array
+    {
+        $end = RowMapper::moment(Zones::named($task->user->zone)->day($day)->end);
+
+        return ['picked_on' => $day->asString(), ...($task->not_before !== null && $task->not_before >= $end ? ['not_before' => null] : [])];
+    }
+
     /** Picked for a day before today, and still open. */
     public function isLeftOver(Task $task): bool
     {

@@ -115,6 +115,7 @@ final readonly class PlanJournal
             'blocks' => $this->own($user, 'blocks')
                 ->where(fn ($query) => $query->where('state', BlockState::Planned->value)->orWhere('ends_at', '>=', $since)),
             'entries' => $this->own($user, 'entries')->where('starts_at', '>=', $since),
+            'meeting_notes' => $this->own($user, 'meeting_notes')->where('starts_at', '>=', $since),
             'early_ends' => $this->own($user, 'early_ends')->where('until_at', '>=', $since),
             'hours_exceptions' => $this->own($user, 'hours_exceptions')->where('date', '>=', substr($since, 0, 10)),
         ];

@@ -34,9 +34,9 @@ final readonly class SendBlock
             throw PlanConflict::beyondPlan((int) config('nekto.horizon_days'));
         }
         if ($task->blocks()->where('state', BlockState::Planned)->whereKeyNot($block->id)->doesntExist()) {
-            return ($this->replan)($user, $now, RevisionCause::Sent, first: static function () use ($block, $task, $day, $span): void {
+            return ($this->replan)($user, $now, RevisionCause::Sent, first: static function () use ($block, $task, $day): void {
                 $block->delete();
-                $task->update(['picked_on' => $day->asString(), ...($task->not_before >= RowMapper::moment($span->end) ? ['not_before' => null] : [])]);
+                $task->update(Picks::columns($task, $day));
             });
         }
         $fixed = Blocks::during($user, $span)->where('state', BlockState::Planned)->whereKeyNot($block->id)

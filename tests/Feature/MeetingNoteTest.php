@@ -27,6 +27,8 @@ final class MeetingNoteTest extends FeatureTestCase
 
         $this->post("/occurrences/{$again->id}/note", ['note' => '']);
         self::assertFalse($this->ines->meetingNotes()->exists());
+        $this->post('/plan/undo');
+        self::assertSame('Porto wants <b>couriers</b>.', $this->ines->meetingNotes()->value('text'));
     }
 
     #[Test]

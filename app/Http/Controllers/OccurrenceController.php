@@ -13,6 +13,7 @@ use App\Models\RevisionCause;
 use App\Models\User;
 use App\Planning\PlanJournal;
 use App\Screens\MeetingScreen;
+use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -26,13 +27,17 @@ final readonly class OccurrenceController
         return view('screens.meeting', ['meeting' => MeetingScreen::of($user, $occurrence)]);
     }
 
-    public function note(Request $request, Occurrence $occurrence, #[CurrentUser] User $user): RedirectResponse
+    public function note(Request $request, Occurrence $occurrence, #[CurrentUser] User $user, PlanJournal $journal, Said $said): RedirectResponse
     {
         $text = trim((string) $request->validate(['note' => ['nullable', 'string', 'max:20000']])['note']);
-        $place = ['meeting_id' => $occurrence->meeting_id, 'starts_at' => $occurrence->starts_at];
-        $text === '' ? $user->meetingNotes()->where($place)->delete() : $user->meetingNotes()->updateOrCreate($place, ['text' => $text]);
+        $revision = $journal->record($user, RevisionCause::Changed, Clock::now(), static function () use ($user, $occurrence, $text): array {
+            $place = ['meeting_id' => $occurrence->meeting_id, 'starts_at' => $occurrence->starts_at];
+            $text === '' ? $user->meetingNotes()->where($place)->delete() : $user->meetingNotes()->updateOrCreate($place, ['text' => $text]);
 
-        return back()->with('status', __('meetings.note_kept'));
+            return [];
+        });
+
+        return back()->with($said->about($revision, __('meetings.note_kept')));
     }
 
     /** What was decided becomes tasks, one a line, understood as everywhere. */
