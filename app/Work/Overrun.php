@@ -50,7 +50,7 @@ final readonly class Overrun
     private static function block(User $user, CarbonImmutable $now): ?Block
     {
         $entry = Timer::running($user);
-        if ($entry === null || $entry->break || $entry->block_id === null || ! $user->local($entry->starts_at)->isSameDay($user->local($now))) {
+        if ($entry === null || $entry->break || $entry->block_id === null || (Timer::forgotten($user, $now) !== null && ! $user->local($entry->starts_at)->isSameDay($user->local($now)))) {
             return null;
         }
 

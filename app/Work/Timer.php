@@ -28,6 +28,9 @@ final readonly class Timer
     /** Nobody is taken to go on for longer than this beyond the end of a block without a look at the clock. */
     public const MOST_HOURS = 4;
 
+    /** The same where midnight lies between. */
+    private const MOST_HOURS_OVERNIGHT = 1;
+
     public function __construct(private Replan $replan) {}
 
     /** The entry that is going on, or null. */
@@ -54,7 +57,9 @@ final readonly class Timer
 
     private static function isForgotten(User $user, Entry $entry, CarbonImmutable $now): bool
     {
-        return ! $user->local($entry->starts_at)->isSameDay($user->local($now)) || self::likelyEnd($user, $entry) <= $now->subHours(self::MOST_HOURS);
+        $isOfToday = $user->local($entry->starts_at)->isSameDay($user->local($now));
+
+        return self::likelyEnd($user, $entry) <= $now->subHours($isOfToday ? self::MOST_HOURS : self::MOST_HOURS_OVERNIGHT);
     }
 
     /**
