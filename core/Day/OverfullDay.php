@@ -47,16 +47,21 @@ final readonly class OverfullDay
             return null;
         }
         $waiting = DayProposal::of($movable, $loadLine - $fixed, $deepLimit - $fixedDeep)->waiting;
-        $pull = static fn (array $some): int => array_sum(array_map(static fn (DayCandidate $one): int => $one->pull, $some));
         $longer = $marginPercent >= 100 ? null : self::EXTRA_STEP * (int) ceil($over / (1 - $marginPercent / 100) / self::EXTRA_STEP);
 
-        return new self($over, $waiting, $pull($waiting), $pull($movable), $longer, self::toCut($movable, $over));
+        return new self($over, $waiting, self::pull($waiting), self::pull($movable), $longer, self::toCut($movable, $over));
     }
 
     /** How many minutes the one to cut would lose: a whole number of steps. */
     public function cutBy(): int
     {
         return self::STEP * (int) ceil($this->over / self::STEP);
+    }
+
+    /** @param  list<DayCandidate>  $candidates */
+    private static function pull(array $candidates): int
+    {
+        return array_sum(array_map(static fn (DayCandidate $one): int => $one->pull, $candidates));
     }
 
     /** @param  list<DayCandidate>  $movable */

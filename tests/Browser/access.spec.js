@@ -48,16 +48,20 @@ async function faultsInBothLights(page) {
     return found
 }
 
-for (const [name, address] of Object.entries(SCREENS)) {
-    test(`${name} can be used by everyone and is never wider than its window`, async ({ page }) => {
-        await page.goto(address)
-        expect(await faultsInBothLights(page)).toEqual([])
-        for (const width of [360, 390, 700, 960, 1280, 1920]) {
-            await page.setViewportSize({ width, height: 844 })
-            expect(await page.evaluate(() => document.documentElement.scrollWidth), `at ${width} px`).toBeLessThanOrEqual(width)
-        }
-    })
-}
+test.describe('every screen', () => {
+    test.use({ start: null })
+    for (const [name, address] of Object.entries(SCREENS)) {
+        test(`${name} can be used by everyone and is never wider than its window`, async ({ page }) => {
+            await page.goto(address)
+            expect(page.url()).toContain(address)
+            expect(await faultsInBothLights(page)).toEqual([])
+            for (const width of [360, 390, 700, 960, 1280, 1920]) {
+                await page.setViewportSize({ width, height: 844 })
+                expect(await page.evaluate(() => document.documentElement.scrollWidth), `at ${width} px`).toBeLessThanOrEqual(width)
+            }
+        })
+    }
+})
 
 test('a chosen block, the keys and a toast can be used by everyone', async ({ page }) => {
     await block(page, 'Budget revision').click()

@@ -3,15 +3,18 @@ import { reset } from './server.js'
 
 let cookies = []
 
-/** Tests as Ines, signed in, on the sample day at 10:20. A page error or a refused script fails the test. */
+/** Tests as Ines, signed in, on the sample day at 10:20, at an address to start from. A page error or a refused script fails the test. */
 export const test = base.extend({
-    page: async ({ page, context }, use) => {
+    start: ['/shape', { option: true }], // null: the test goes to its own
+    page: async ({ page, context, start }, use) => {
         reset()
         const faults = []
         page.on('pageerror', (error) => faults.push(error.message))
         page.on('console', (message) => message.type() === 'error' && /Content Security|Alpine/.test(message.text()) && faults.push(message.text()))
         await context.addCookies(cookies)
-        await page.goto('/shape')
+        if (start !== null || cookies.length === 0) {
+            await page.goto(start ?? '/shape')
+        }
         if (page.url().endsWith('/sign-in')) { // the first test, and the one after somebody signed out
             await signIn(page)
             cookies = await context.cookies()
