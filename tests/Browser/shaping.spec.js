@@ -101,9 +101,10 @@ test('time is reserved, and small tasks dropped on it make a batch', async ({ pa
 test('an overfull day offers ways out, each seen before it is taken', async ({ page }) => {
     await page.locator('[id^=bank-]').filter({ hasText: 'Wall texts, room 4' }).focus()
     await page.keyboard.press('p')
-    await expect(page.locator('#toast')).toBeVisible()
+    await expect(page.locator('#toast')).toContainText('is picked for this day')
     await page.locator('[id^=bank-]').filter({ hasText: 'Floor plan review' }).focus()
     await page.keyboard.press('p')
+    await expect(page.locator('#toast')).toContainText('“Floor plan review” is picked for this day')
     await expect(page.locator('#ways h2')).toContainText('over the load line')
     await page.keyboard.press('w')
     await expect(page.locator('#difference h2')).toHaveText('What can wait')
