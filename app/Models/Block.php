@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Attributes\Scope;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -42,6 +44,17 @@ final class Block extends Model
     public function task(): BelongsTo
     {
         return $this->belongsTo(Task::class)->withTrashed();
+    }
+
+    /**
+     * Anchored, put back by an undo, or begun: planning goes around it.
+     *
+     * @param  Builder<self>  $query
+     */
+    #[Scope]
+    protected function fixed(Builder $query, CarbonImmutable $now): void
+    {
+        $query->where('state', BlockState::Planned)->where(static fn (Builder $one): Builder => $one->where('anchored', true)->orWhere('kept', true)->orWhere('starts_at', '<=', $now));
     }
 
     /** What a form sends along, so that a change made elsewhere meanwhile is noticed. */

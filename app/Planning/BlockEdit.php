@@ -71,8 +71,7 @@ final readonly class BlockEdit
     /** @return Collection<int, Block> by start */
     private static function fixed(Task $task, CarbonImmutable $now): Collection
     {
-        return $task->blocks()->where('state', BlockState::Planned)->where('ends_at', '>', $now)
-            ->where(static fn ($query) => $query->where('anchored', true)->orWhere('kept', true)->orWhere('starts_at', '<=', $now))->orderBy('starts_at')->get();
+        return $task->blocks()->fixed($now)->where('ends_at', '>', $now)->orderBy('starts_at')->get();
     }
 
     /** On that day's list, with or without a time of its own: planning finds one if there is one. */

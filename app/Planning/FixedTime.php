@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\BlockState;
 use App\Models\User;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
@@ -29,9 +28,8 @@ final readonly class FixedTime
         if ($end > $now->addDays(self::MOST_DAYS)) {
             throw PlanConflict::tooFar();
         }
-        $other = $user->blocks()->where('state', BlockState::Planned)->whereKeyNot($but)
+        $other = $user->blocks()->fixed($now)->whereKeyNot($but)
             ->where('starts_at', '<', $end->utc())->where('ends_at', '>', $start->utc())
-            ->where(fn ($query) => $query->where('anchored', true)->orWhere('kept', true)->orWhere('starts_at', '<=', $now))
             ->with('task')->orderBy('starts_at')->first();
         if ($other !== null) {
             throw PlanConflict::anchored($other->task->title, Times::range($user, $other->starts_at, $other->ends_at));

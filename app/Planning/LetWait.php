@@ -17,12 +17,12 @@ final readonly class LetWait
     public function __construct(private Replan $replan) {}
 
     /** @param  list<int>  $tasks  ids; those of others are passed over */
-    public function __invoke(User $user, array $tasks, LocalDay $day, CarbonImmutable $now, RevisionCause $cause = RevisionCause::Banked): ?PlanRevision
+    public function __invoke(User $user, array $tasks, LocalDay $day, CarbonImmutable $now): ?PlanRevision
     {
         $span = Zones::named($user->zone)->day($day);
         $after = RowMapper::moment($span->end);
 
-        return ($this->replan)($user, $now, $cause, first: static function () use ($user, $tasks, $span, $after, $now): void {
+        return ($this->replan)($user, $now, RevisionCause::Banked, first: static function () use ($user, $tasks, $span, $after, $now): void {
             foreach ($user->tasks()->whereKey($tasks)->get() as $task) {
                 Blocks::during($user, $span)->where('task_id', $task->id)->where('state', BlockState::Planned)->where('starts_at', '>=', $now)->delete();
                 $task->update(['picked_on' => null, 'key' => false, 'not_before' => max($after, $task->not_before ?? $after)]);

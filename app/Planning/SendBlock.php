@@ -39,8 +39,7 @@ final readonly class SendBlock
                 $task->update(Picks::columns($task, $day));
             });
         }
-        $fixed = Blocks::during($user, $span)->where('state', BlockState::Planned)->whereKeyNot($block->id)
-            ->where(static fn ($query) => $query->where('anchored', true)->orWhere('kept', true)->orWhere('starts_at', '<=', $now))->get();
+        $fixed = Blocks::during($user, $span)->fixed($now)->whereKeyNot($block->id)->get();
         $length = RowMapper::time($block)->length();
         $start = $this->places->first($user, $task->hoursSet(), $day, $length, $now, $fixed) ?? throw PlanConflict::noTime($task->title);
 

@@ -107,7 +107,7 @@ final readonly class Timer
         $start = Grid::last($now);
         $end = $start->addMinutes((int) $block->starts_at->diffInMinutes($block->ends_at));
         $meeting = $user->occurrences()->where('busy', true)->where('all_day', false)->whereRelation('meeting', 'ignored', false)->where('starts_at', '<', $end)->where('ends_at', '>', $now)->min('starts_at');
-        $fixed = $user->blocks()->where('state', BlockState::Planned)->whereKeyNot($block->id)->where(static fn ($query) => $query->where('anchored', true)->orWhere('kept', true)->orWhere('starts_at', '<=', $now))
+        $fixed = $user->blocks()->fixed($now)->whereKeyNot($block->id)
             ->where('starts_at', '<', $end)->where('ends_at', '>', $start)->min('starts_at');
         foreach (array_filter([$meeting, $fixed]) as $moment) {
             $end = min($end, CarbonImmutable::parse((string) $moment, 'UTC'));
