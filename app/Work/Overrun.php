@@ -7,6 +7,7 @@ namespace App\Work;
 use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\User;
+use App\Planning\Blocks;
 use App\Planning\Grid;
 use Carbon\CarbonImmutable;
 
@@ -41,7 +42,7 @@ final readonly class Overrun
         $end = min(array_filter([Grid::next($now->addMinutes(self::MORE)), $meeting, $fixed]));
         $block->update(['ends_at' => $end]);
         $task = $block->task;
-        $others = (int) $task->blocks()->where('state', BlockState::Planned)->whereKeyNot($block->id)->get()->sum(static fn (Block $one): int => (int) $one->starts_at->diffInMinutes($one->ends_at));
+        $others = Blocks::minutesBeside($block);
         $needed = (int) $block->starts_at->diffInMinutes($end) + $others;
         $task->minutes_left < $needed && $task->update(['minutes_left' => $needed]);
     }

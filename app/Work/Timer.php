@@ -12,6 +12,7 @@ use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
+use App\Planning\Blocks;
 use App\Planning\FixedTime;
 use App\Planning\Grid;
 use App\Planning\PlanConflict;
@@ -154,7 +155,7 @@ final readonly class Timer
             $task = $block->task;
             $block->update(['ends_at' => $end]);
             $left = (int) $now->diffInMinutes($end);
-            $other = (int) $task->blocks()->where('state', BlockState::Planned)->whereKeyNot($block->id)->get()->sum(static fn (Block $one): int => (int) $one->starts_at->diffInMinutes($one->ends_at));
+            $other = Blocks::minutesBeside($block);
             $task->update(['minutes_left' => max((int) $task->minutes_left, $left + $other), 'estimate' => (int) $task->estimate + $added]);
         });
     }
