@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * Something the person was, or is just being, reminded of.
@@ -17,19 +18,28 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $title
  * @property string $body
  * @property string $address where it leads
+ * @property int|null $task_id
  * @property CarbonImmutable $at UTC, when it came up
- * @property CarbonImmutable|null $shown_at UTC
+ * @property string|null $given_to the window that is to show it
+ * @property CarbonImmutable|null $given_at UTC
+ * @property CarbonImmutable|null $shown_at UTC, when that window said it had shown it
  * @property CarbonImmutable|null $mailed_at UTC
  */
 final class Reminder extends Model
 {
     public $timestamps = false;
 
-    protected $fillable = ['key', 'kind', 'title', 'body', 'address', 'at', 'shown_at', 'mailed_at'];
+    protected $fillable = ['key', 'kind', 'title', 'body', 'address', 'task_id', 'at', 'given_to', 'given_at', 'shown_at', 'mailed_at'];
+
+    /** @return BelongsTo<Task, $this> */
+    public function task(): BelongsTo
+    {
+        return $this->belongsTo(Task::class);
+    }
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['at' => 'immutable_datetime', 'shown_at' => 'immutable_datetime', 'mailed_at' => 'immutable_datetime'];
+        return ['at' => 'immutable_datetime', 'given_at' => 'immutable_datetime', 'shown_at' => 'immutable_datetime', 'mailed_at' => 'immutable_datetime'];
     }
 }

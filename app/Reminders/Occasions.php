@@ -47,7 +47,7 @@ final readonly class Occasions
         $occasions = [];
         foreach ($user->blocks()->where('state', BlockState::Planned)->where('starts_at', '>=', $now)->where('starts_at', '<=', $now->addMinutes($user->remind_before))->with('task')->orderBy('starts_at')->get() as $block) {
             if ($block->task_id !== $running && $block->task->done_at === null) {
-                $occasions[] = new Occasion("block:{$block->task_id}:{$block->starts_at->getTimestamp()}", 'blocks', $block->task->title, __('remind.block', ['when' => Times::range($user, $block->starts_at, $block->ends_at)]), '/work');
+                $occasions[] = new Occasion("block:{$block->task_id}:{$block->starts_at->getTimestamp()}", 'blocks', $block->task->title, __('remind.block', ['when' => Times::range($user, $block->starts_at, $block->ends_at)]), '/work', $block->task_id);
             }
         }
 
@@ -73,7 +73,7 @@ final readonly class Occasions
             $due = RowMapper::moment((int) $time->due($task->getAttributes()['due_on'], $task->getAttributes()['due_at'], $task->hoursSet()));
             $lead = $task->due_at === null ? max(60, $user->remind_before) : $user->remind_before;
             if ($now >= $due->subMinutes($lead) && $now < $due->addHours(self::DUE_HOURS)) {
-                $occasions[] = new Occasion("due:{$task->id}:{$due->getTimestamp()}", 'due', $task->title, __('remind.due', ['when' => Times::clock($user, $due)]), "/tasks/{$task->id}");
+                $occasions[] = new Occasion("due:{$task->id}:{$due->getTimestamp()}", 'due', $task->title, __('remind.due', ['when' => Times::clock($user, $due)]), "/tasks/{$task->id}", $task->id);
             }
         }
 
@@ -90,7 +90,7 @@ final readonly class Occasions
         $tasks = $user->tasks()->whereNull('done_at')->whereNotNull('waiting_for')->where(static fn ($query) => $query->where('stage', TaskStage::Inbox)
             ->orWhere(static fn ($query) => $query->where('stage', TaskStage::Waiting)->where('ask_on', '<=', $local->format('Y-m-d'))))->orderBy('id')->get();
 
-        return array_values($tasks->map(static fn (Task $task): Occasion => new Occasion("waiting:{$task->id}:{$task->waiting_since}", 'waiting', $task->title, __('remind.waiting', ['person' => $task->waiting_for]), "/tasks/{$task->id}"))->all());
+        return array_values($tasks->map(static fn (Task $task): Occasion => new Occasion("waiting:{$task->id}:{$task->waiting_since}", 'waiting', $task->title, __('remind.waiting', ['person' => $task->waiting_for]), "/tasks/{$task->id}", $task->id))->all());
     }
 
     /** @return list<Occasion> */

@@ -16,6 +16,9 @@ final readonly class Remind
     /** What nobody saw within this time has lost its point. */
     private const STALE_MINUTES = 60;
 
+    /** A window that says nothing for so long is closed. */
+    private const SILENT_SECONDS = 30;
+
     public function __construct(private Occasions $occasions, private PostMail $post) {}
 
     public function __invoke(User $user, CarbonImmutable $now): void
@@ -32,23 +35,36 @@ final readonly class Remind
     }
 
     /**
-     * What a window is to show now; no other window is given it again.
+     * What a window is to show now. It is that window's until it says what it shows: a page that was left before the
+     * answer came is given it again, and if it never asks again, another is.
      *
+     * @param  list<string>  $held  keys of what the window shows or has put away
      * @return list<array{key: string, title: string, body: string, address: string}>
      */
-    public function take(User $user, CarbonImmutable $now): array
+    public function give(User $user, string $window, array $held, CarbonImmutable $now): array
     {
-        if ($user->reminders()->whereNull('shown_at')->doesntExist()) {
+        $open = fn () => $user->reminders()->whereNull('shown_at');
+        if ($open()->doesntExist()) {
             return [];
         }
 
-        return DB::transaction(function () use ($user, $now): array {
+        return DB::transaction(function () use ($user, $window, $held, $open, $now): array {
             $still = array_map(static fn (Occasion $occasion): string => $occasion->key, $this->occasions->of($user, $now));
-            $shown = $user->reminders()->whereNull('shown_at')->orderBy('at')->get();
-            $user->reminders()->whereNull('shown_at')->update(['shown_at' => $now]);
+            $open()->where(static fn ($query) => $query->whereIn('key', $held)->orWhereNotIn('key', $still)->orWhere('at', '<=', $now->subMinutes(self::STALE_MINUTES)))->update(['shown_at' => $now]);
+            $mine = static fn () => $open()->where(static fn ($query) => $query->whereNull('given_to')->orWhere('given_to', $window)->orWhere('given_at', '<', $now->subSeconds(self::SILENT_SECONDS)));
+            $mine()->update(['given_to' => $window, 'given_at' => $now]);
 
-            return array_values($shown->filter(static fn (Reminder $one): bool => $one->at > $now->subMinutes(self::STALE_MINUTES) && in_array($one->key, $still, true))
-                ->map(static fn (Reminder $one): array => $one->only(['key', 'title', 'body', 'address']))->all());
+            return array_values($open()->where('given_to', $window)->orderBy('at')->get()->map(static fn (Reminder $one): array => $one->only(['key', 'title', 'body', 'address']))->all());
         });
+    }
+
+    /**
+     * @param  list<string>  $held
+     * @return list<string> those of what a window holds whose task is done or gone
+     */
+    public function settled(User $user, array $held): array
+    {
+        return array_values($user->reminders()->whereIn('key', $held)->where('kind', '!=', 'close')
+            ->whereDoesntHave('task', static fn ($query) => $query->whereNull('done_at'))->pluck('key')->all());
     }
 }

@@ -79,8 +79,28 @@ test('a reminder comes to the page and as a notification of the browser, in one 
     await expect(other.locator('.reminder')).toHaveCount(0)
     await other.close()
 
+    await page.goto('/work')
+    await expect(page.locator('.reminder'), 'it stays over other pages').toContainText('Reply to Maas Archive')
+    expect(await page.evaluate(() => window.told)).toEqual([])
     await page.getByRole('button', { name: /Put away/ }).click()
     await expect(page.locator('.reminder')).toHaveCount(0)
+    await page.goto('/gather')
+    await page.waitForTimeout(4000)
+    await expect(page.locator('.reminder')).toHaveCount(0)
+})
+
+test('a reminder whose answer comes while the page is being left is not lost', async ({ page }) => {
+    let cut = 0
+    await page.route('**/pulse?*', async (route) => {
+        const response = await route.fetch()
+        const { reminders } = await response.json()
+        return reminders.length > 0 && cut++ === 0 ? route.abort() : route.fulfill({ response })
+    })
+    setClock('2026-03-11T12:11:00+00:00')
+    await page.goto('/gather')
+    await expect.poll(() => cut).toBeGreaterThan(0)
+    await page.goto('/work')
+    await expect(page.locator('.reminder')).toContainText('Reply to Maas Archive')
 })
 
 test('done sounds softly, unless the person wants it quiet', async ({ page, context }) => {

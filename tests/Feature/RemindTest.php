@@ -20,7 +20,7 @@ final class RemindTest extends FeatureTestCase
         self::assertSame([], $this->said());
         $this->at('2026-03-11 08:50');
         self::assertSame(['Essay: Laid out for 09:00–10:00.'], $this->said());
-        self::assertSame([], $this->said(), 'the other window');
+        self::assertSame([], $this->said('the other window'));
         $this->at('2026-03-11 08:55');
         $this->artisan('nekto:minute');
         self::assertSame([], $this->said());
@@ -124,9 +124,56 @@ final class RemindTest extends FeatureTestCase
             ->assertSessionHasErrors(['rhythm_work', 'remind_before', 'close_at', 'reminds.0']);
     }
 
-    /** @return list<string> what an open window is given */
-    private function said(): array
+    #[Test]
+    public function a_window_is_given_it_again_until_it_says_so_and_another_only_when_that_is_gone(): void
     {
-        return array_map(static fn (array $one): string => "{$one['title']}: {$one['body']}", $this->get('/pulse')->assertOk()->json('reminders'));
+        $essay = $this->task('Essay');
+        $this->block($essay, '2026-03-11 09:00', '2026-03-11 10:00');
+        $this->at('2026-03-11 08:56');
+        $key = $this->pulse('left while the answer was on its way')[0]['key'];
+        self::assertSame([$key], array_column($this->pulse('left while the answer was on its way'), 'key'));
+        self::assertSame([], $this->pulse('another'));
+
+        $this->at('2026-03-11 08:57');
+        self::assertSame([$key], array_column($this->pulse('another'), 'key'), 'the first has not asked for a minute');
+        self::assertSame([], $this->pulse('left while the answer was on its way'));
+        self::assertSame([], $this->pulse('another', $key));
+        $this->at('2026-03-11 08:59');
+        self::assertSame([], $this->pulse('a third'));
+
+        $settled = fn (): array => $this->get("/pulse?window=another&held={$key},due:0:0")->assertOk()->json('settled');
+        self::assertSame([], $settled());
+        $essay->update(['done_at' => $this->utc('2026-03-11 08:59')]);
+        self::assertSame([$key], $settled(), 'what is done is taken from the shelf');
+    }
+
+    #[Test]
+    public function nobody_holds_or_settles_what_is_anothers(): void
+    {
+        $this->block($this->task('Essay'), '2026-03-11 09:00', '2026-03-11 10:00');
+        $this->at('2026-03-11 08:56');
+        $key = $this->pulse('one')[0]['key'];
+        $this->actingAs($this->person('wim@example.org'));
+        self::assertSame([], $this->pulse('one', $key));
+        self::assertSame([], $this->get("/pulse?window=one&held={$key}")->json('settled'));
+        $this->actingAs($this->ines);
+        self::assertSame([$key], array_column($this->pulse('one'), 'key'));
+    }
+
+    /** @return list<string> what an open window is given, which it confirms at once as a page does */
+    private function said(string $window = 'first'): array
+    {
+        $given = $this->pulse($window);
+        if ($given !== []) {
+            $this->pulse($window, ...array_column($given, 'key'));
+        }
+
+        return array_map(static fn (array $one): string => "{$one['title']}: {$one['body']}", $given);
+    }
+
+    /** @return list<array{key: string, title: string, body: string, address: string}> */
+    private function pulse(string $window, string ...$held): array
+    {
+        return $this->get('/pulse?'.http_build_query(['window' => $window, 'held' => implode(',', $held)]))->assertOk()->json('reminders');
     }
 }

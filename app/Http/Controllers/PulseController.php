@@ -10,15 +10,25 @@ use App\Reminders\Remind;
 use App\Screens\Pulse;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 /** Asked by every open window each few seconds: whether what it shows has changed, and what to remind of. */
 final readonly class PulseController
 {
-    public function __invoke(#[CurrentUser] User $user, Remind $remind): JsonResponse
+    /** More reminders than anybody holds. */
+    private const HELD_MOST = 100;
+
+    /** The window gives itself a name (`window`) and says which reminders it holds (`held`, keys with commas between). */
+    public function __invoke(Request $request, #[CurrentUser] User $user, Remind $remind): JsonResponse
     {
         $now = Clock::now();
+        $held = array_slice(array_filter(explode(',', $request->string('held')->value())), 0, self::HELD_MOST);
         $remind($user, $now);
 
-        return response()->json(['mark' => Pulse::of($user), 'reminders' => $remind->take($user, $now)]);
+        return response()->json([
+            'mark' => Pulse::of($user),
+            'reminders' => $remind->give($user, $request->string('window')->limit(40, '')->value(), $held, $now),
+            'settled' => $held === [] ? [] : $remind->settled($user, $held),
+        ]);
     }
 }
