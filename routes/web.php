@@ -83,6 +83,7 @@ Route::middleware(['auth', 'heal'])->group(function (): void {
     Route::delete('/tasks/{task}', [TaskController::class, 'destroy']);
     Route::post('/tasks/{task}/weigh', [TaskController::class, 'weigh']);
     Route::post('/tasks/{task}/place', [BlockController::class, 'place']);
+    Route::post('/tasks/{task}/key', [BlockController::class, 'key']);
     Route::post('/tasks/{task}/try', [TryController::class, 'place'])->middleware('aside');
 
     Route::post('/tasks/{task}/subtasks', [SubtaskController::class, 'store']);

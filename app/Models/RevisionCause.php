@@ -17,6 +17,8 @@ enum RevisionCause: string
     case PartDone = 'part_done';
     case Changed = 'changed';
     case Picked = 'picked';
+    case Key = 'key';
+    case NotKey = 'not_key';
     case Ended = 'ended';
     case Longer = 'longer';
     case Blocked = 'blocked';

@@ -67,6 +67,12 @@ final class PlanConflict extends \RuntimeException
         return new self(__('plan.conflict.not_small', ['title' => $title, 'minutes' => $minutes]));
     }
 
+    /** @param  list<string>  $titles  of the three */
+    public static function threeKeys(array $titles): self
+    {
+        return new self(__('plan.conflict.three_keys', ['titles' => implode(', ', $titles)]));
+    }
+
     public static function notBegun(): self
     {
         return new self(__('plan.conflict.not_begun'));

@@ -13,6 +13,7 @@ use App\Models\Task;
 use App\Models\User;
 use App\Planning\Blocks;
 use App\Planning\PastRatios;
+use App\Planning\Picks;
 use App\Planning\RowMapper;
 use App\Planning\WorkTimeLoader;
 use Carbon\CarbonImmutable;
@@ -55,7 +56,7 @@ final readonly class CloseScreen
             'meetings' => $meetings,
             'held' => $held,
             'unplanned' => array_values(array_filter($rows, static fn (array $row): bool => $row['planned'] === 0)),
-            'keys' => $tasks->filter(static fn (Task $task): bool => $task->key)->values(),
+            'keys' => $this->keys($user, $day, $until, $now),
             'unfinished' => $this->unfinished($user, $rows, $until, $now),
             'taught' => $this->taught($user, $rows),
             'closed' => $user->closedDays()->firstWhere('date', $day->asString()),
@@ -63,6 +64,25 @@ final readonly class CloseScreen
             'tomorrowDate' => $next,
             'tomorrowMinutes' => (int) $coming->sum(static fn (Block $block): int => RowMapper::time($block)->length()),
         ];
+    }
+
+    /**
+     * The day's key tasks, with or without a time on it: kept are those done before it ended.
+     *
+     * @return array<int, array{title: string, state: string}> by task id
+     */
+    private function keys(User $user, LocalDay $day, CarbonImmutable $until, CarbonImmutable $now): array
+    {
+        $picks = new Picks($user, RowMapper::today($user, $now));
+
+        return $picks->of($user->tasks()->where('key', true)->getQuery(), $day)->orderBy('id')->get()->mapWithKeys(static fn (Task $task): array => [$task->id => [
+            'title' => $task->title,
+            'state' => match (true) {
+                $task->done_at !== null && $task->done_at < $until => 'kept',
+                $now < $until => 'still open',
+                default => 'missed',
+            },
+        ]])->all();
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Models\BlockState;
 use App\Models\Entry;
 use App\Models\Occurrence;
 use App\Models\Reserve;
+use App\Planning\Picks;
 use App\Planning\RowMapper;
 use App\Planning\WorkTime;
 use App\Wording\Times;
@@ -77,6 +78,7 @@ final readonly class RunSheet
         Collection $entries,
         CarbonImmutable $now,
         ?Block $chosen,
+        Picks $picks,
         ?int $reserve = null,
     ): self {
         $user = $time->user;
@@ -88,7 +90,7 @@ final readonly class RunSheet
         $span = self::span($time, $day, $whole, $hours, $timed, $blocks);
         $place = static fn (int $minute): float => round(($minute - $span->start) * self::SCALE, 1);
         $minute = RowMapper::minute($now);
-        $sheetBlocks = $blocks->map(static fn (Block $block): array => self::block($block, $time, $span, $candidates, $now, $chosen))->values()->all();
+        $sheetBlocks = $blocks->map(static fn (Block $block): array => self::block($block, $time, $span, $candidates, $now, $chosen, $block->task->key && $picks->isFor($block->task, $day)))->values()->all();
         $busy = $timed->filter(static fn (Occurrence $one): bool => RowMapper::blocks($one));
 
         return new self(
@@ -212,7 +214,7 @@ final readonly class RunSheet
      * @param  Collection<int, Candidate>  $candidates
      * @return array<string, mixed>
      */
-    private static function block(Block $block, WorkTime $time, Interval $span, Collection $candidates, CarbonImmutable $now, ?Block $chosen): array
+    private static function block(Block $block, WorkTime $time, Interval $span, Collection $candidates, CarbonImmutable $now, ?Block $chosen, bool $isKey): array
     {
         $interval = RowMapper::time($block);
         $shown = $interval->intersection($span) ?? $interval;
@@ -229,6 +231,7 @@ final readonly class RunSheet
             'area' => $block->task->area->name,
             'importance' => $block->task->importance->value ?? 1,
             'deep' => $block->task->demand === Demand::Deep,
+            'key' => $isKey,
             'anchored' => $block->anchored,
             'carried' => $block->task->carried,
             'state' => $block->state->value,

@@ -6,6 +6,7 @@ namespace App\Screens;
 
 use App\Models\Block;
 use App\Models\BlockState;
+use App\Models\Task;
 use App\Models\User;
 use App\Planning\Blocks;
 use App\Planning\Change;
@@ -35,11 +36,12 @@ final readonly class ShapeScreen
         $blocks = Blocks::during($user, $span)->with('task.area')->get();
         $candidates = $this->candidates->of($user, $planned, $time, $now)->filter(static fn (Candidate $one): bool => $one->importance !== null);
         $chosen = $blocks->firstWhere('id', $ask->block);
-        $untimed = (new Picks($user, $today))->withoutTime($day, $blocks);
+        $picks = new Picks($user, $today);
+        $untimed = $picks->withoutTime($day, $blocks);
         $gauge = Gauge::of($time, $day, $blocks, $candidates, $now, $chosen, $untimed);
         $overfull = Overfull::of($time, $day, $blocks, $untimed, $candidates, $gauge, $now);
         $entries = $this->entries($user, $span->start, $span->end);
-        $sheet = RunSheet::of($time, $day, $blocks, $planned, $candidates, $entries, $now, $chosen, $ask->reserve);
+        $sheet = RunSheet::of($time, $day, $blocks, $planned, $candidates, $entries, $now, $chosen, $picks, $ask->reserve);
         $proposes = $ask->propose || in_array($ask->morning, [MorningStep::Day, MorningStep::Wait], true) || ($ask->change === ChangeKind::Wait && $overfull === null);
         $change = match (true) {
             $ask->morning === MorningStep::Lay, $ask->change === ChangeKind::Picks => new Change(ChangeKind::Picks, $ask->picks, $ask->keys),
@@ -55,6 +57,7 @@ final readonly class ShapeScreen
             'isPast' => $day->number < $today->number,
             'sheet' => $sheet,
             'gauge' => $gauge,
+            'picked' => $untimed->concat($blocks->map(static fn (Block $block): Task => $block->task)->filter(static fn (Task $task): bool => $picks->isFor($task, $day))->unique('id')),
             'overfull' => $overfull,
             'reserve' => $ask->reserve === null ? null : collect($time->reserves)->firstWhere('id', $ask->reserve),
             'difference' => $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $planned, $now),

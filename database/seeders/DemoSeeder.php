@@ -122,6 +122,7 @@ final class DemoSeeder extends Seeder
                 continue;
             }
             $task = $this->tasks[$short];
+            $task->update(['picked_on' => $this->dates->day(0)->format('Y-m-d'), 'key' => in_array($short, DemoTasks::KEYS, true)]);
             $minutes = (int) $start->diffInMinutes($end);
             $over = $end <= $this->now;
             $whole = $minutes >= (int) $task->minutes_left;

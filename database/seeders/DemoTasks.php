@@ -69,7 +69,10 @@ final class DemoTasks
         ['Loan fee letter, second version', 'Loans & lenders', 'open', 'file', null, 45, 3, 19],
     ];
 
-    /** Short title (null: a meeting), planned from and to, anchored, when it was really begun. */
+    /** Today's key tasks. */
+    public const KEYS = ['Wall texts, room 3', 'Essay 2'];
+
+    /** Today's picks: short title (null: a meeting), planned from and to, anchored, when it was really begun. */
     public const TODAY = [
         ['Replies', '09:00', '09:30', false, '09:03'],
         [null, '09:30', '10:00', false, '09:31'],

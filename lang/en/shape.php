@@ -12,6 +12,11 @@ return [
         'due' => 'due :when',
         'pull' => 'pull :pull',
     ],
+    'count' => [
+        'blocks' => '{1} 1 block|[0,*] :count blocks',
+        'picks' => '{1} 1 pick|[0,*] :count picks',
+        'meetings' => '{1} 1 meeting|[0,*] :count meetings',
+    ],
     'three_keys' => 'At most three key tasks make a day. Take one of them away.',
     'picked' => '{0} Nothing is picked for this day.|{1} 1 task is picked and laid out.|[2,*] :count tasks are picked and laid out.',
     'picked_without_time' => '“:title” is picked for this day. No free stretch is long enough, so it has no time on it yet.',

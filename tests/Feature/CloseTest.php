@@ -24,7 +24,7 @@ final class CloseTest extends FeatureTestCase
         $this->at('2026-03-11 17:30');
 
         $this->get('/close')->assertOk()->assertSeeInOrder(['Account of Wednesday 11 March', 'Wall texts', 'done', '1 h 30', '1 h 45', '+15', 'Crate question', 'not planned', '12', '+12', '1 h 30', '1 h 57', '+27'])
-            ->assertSee('45 min in 1 meetings')->assertSee('Not planned: Crate question 12 min.');
+            ->assertSee('45 min in 1 meeting,')->assertSee('Not planned: Crate question 12 min.');
     }
 
     #[Test]

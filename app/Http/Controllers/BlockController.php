@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Clock;
 use App\Http\Requests\BlockRequest;
+use App\Http\Requests\KeyRequest;
 use App\Http\Requests\MoveBlockRequest;
 use App\Http\Requests\PartDoneRequest;
 use App\Http\Requests\SendRequest;
@@ -18,6 +19,7 @@ use App\Models\User;
 use App\Planning\BlockEdit;
 use App\Planning\BlockShape;
 use App\Planning\FreePlace;
+use App\Planning\KeyTasks;
 use App\Planning\LetWait;
 use App\Planning\PlanConflict;
 use App\Planning\RowMapper;
@@ -120,6 +122,18 @@ final readonly class BlockController
             $revision = $change();
         } catch (PlanConflict $conflict) {
             return back()->withInput()->withErrors(['start' => $conflict->getMessage()]);
+        }
+
+        return back()->with($this->said->about($revision));
+    }
+
+    /** Marks a task as one of the day's key tasks, or takes the mark away. */
+    public function key(KeyRequest $request, Task $task, KeyTasks $keys): RedirectResponse
+    {
+        try {
+            $revision = $request->boolean('key') ? $keys->mark($task, $request->day(), Clock::now()) : $keys->unmark($task, Clock::now());
+        } catch (PlanConflict $conflict) {
+            return back()->withErrors(['start' => $conflict->getMessage()]);
         }
 
         return back()->with($this->said->about($revision));

@@ -12,6 +12,7 @@
             't  m' => 'due date; minutes, on a block how much is left',
             'p' => 'give a task of the bank the first free time of the day',
             'a' => 'anchor a block, or release it',
+            'k' => 'on a block, a key task of the day, or not',
             'x' => 'split a block in two',
             'd' => 'done',
             'i' => 'in Work: nothing but the task',

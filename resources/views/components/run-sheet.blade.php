@@ -28,11 +28,12 @@
         @if (isset($item['task']))
             <a id="block-{{ $item['id'] }}" href="{{ $address }}?block={{ $item['id'] }}" data-row data-block="{{ $item['id'] }}" data-minutes="{{ $item['minutes'] }}" data-start="{{ $item['start'] }}" data-task="{{ $item['task'] }}" @if ($item['anchored'] || $item['begun'] || ! $item['movable']) data-fixed="1" @endif data-mark="{{ $item['mark'] }}"
                @class(['block', "block-{$item['size']}", "block-{$item['state']}", "hue-{$item['hue']}", 'deep' => $item['deep'], 'block-tight' => $item['size'] === 'tall' && $item['height'] < 54, 'block-movable' => $item['movable'], 'block-begun' => $item['begun'], 'block-chosen' => $item['chosen'], 'block-going' => $difference !== null && in_array($item['id'], $difference->going, true), 'block-batched' => $item['batched']])
-               aria-label="{{ $item['title'] }}, {{ $item['range'] }}, {{ $item['area'] }}{{ $item['deep'] ? ', deep' : '' }}{{ $item['anchored'] ? ', anchored' : '' }}{{ $item['state'] !== 'planned' ? ", {$item['state']}" : '' }}" @if ($item['chosen']) aria-current="true" @endif
+               aria-label="{{ $item['title'] }}, {{ $item['range'] }}, {{ $item['area'] }}{{ $item['key'] ? ', key task' : '' }}{{ $item['deep'] ? ', deep' : '' }}{{ $item['anchored'] ? ', anchored' : '' }}{{ $item['state'] !== 'planned' ? ", {$item['state']}" : '' }}" @if ($item['chosen']) aria-current="true" @endif
                draggable="false" style="--t:{{ $item['top'] }};--h:{{ $item['height'] }}">
                 <x-spine :importance="$item['importance']" :height="$item['height']" />
                 <span class="body">
                     <span class="title">{{ $item['title'] }}</span>
+                    @if ($item['key'])<span class="key-word">key</span>@endif
                     @if ($item['anchored'] && ! $item['batched'])<x-icon name="anchor" />@endif
                     @if ($item['carried'] > 0 && $item['state'] === 'planned')<span><x-icon name="carried" />{{ $item['carried'] }}</span>@endif
                     <span class="minutes">{{ Times::column($item['minutes']) }}</span>
@@ -111,6 +112,6 @@
             $ahead = collect($sheet->blocks)->filter(fn (array $one): bool => $one['movable'] && ! $one['begun']);
             $batches = array_values(array_filter($sheet->reserves, fn (array $one): bool => $one['movable']));
         @endphp
-        <x-why-here :chosen="$chosen" :why="$why" :top="$whyTop ?? 34" :day="$day" :address="$address" :others="$ahead->where('id', '!=', $chosen->id)->values()->all()" :joins="$ahead->where('task', $chosen->task_id)->count() > 1" :batches="$chosen->reserve_id === null ? $batches : []" />
+        <x-why-here :chosen="$chosen" :why="$why" :top="$whyTop ?? 34" :day="$day" :address="$address" :is-key="collect($sheet->blocks)->firstWhere('id', $chosen->id)['key'] ?? false" :others="$ahead->where('id', '!=', $chosen->id)->values()->all()" :joins="$ahead->where('task', $chosen->task_id)->count() > 1" :batches="$chosen->reserve_id === null ? $batches : []" />
     @endif
 </div>

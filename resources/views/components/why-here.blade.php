@@ -1,5 +1,5 @@
 {{-- The chosen block: why it lies here, and what can be done with it without dragging. --}}
-@props(['chosen', 'why', 'top', 'day', 'address', 'others' => [], 'joins' => false, 'batches' => []])
+@props(['chosen', 'why', 'top', 'day', 'address', 'isKey' => false, 'others' => [], 'joins' => false, 'batches' => []])
 @php
     use App\Wording\Times;
     $planned = $chosen->state->value === 'planned';
@@ -7,7 +7,8 @@
     $minutes = App\Planning\RowMapper::time($chosen)->length();
 @endphp
 <section class="why" id="why" style="top:{{ $top }}px" aria-labelledby="why-title">
-    <h2 id="why-title">Why here</h2>
+    <div class="why-head"><h2 id="why-title">Why here</h2>
+        @if ($ahead)<form method="post" action="/tasks/{{ $chosen->task_id }}/key">@csrf<input type="hidden" name="day" value="{{ $day->asString() }}"><button class="button button-bare" name="key" value="{{ $isKey ? 0 : 1 }}" data-page-key="k" title="{{ $isKey ? 'A key task of this day; take the mark away' : 'One of at most three that make the day a success' }}">{{ $isKey ? 'Not key' : 'Key' }} <kbd>K</kbd></button></form>@endif</div>
     <p class="note-why">{{ $why }}</p>
     @if ($planned)
         <div class="row">

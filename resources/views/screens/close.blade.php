@@ -20,7 +20,7 @@
                 <tbody>
                 <tr class="bill-area"><th scope="rowgroup"><span class="swatch hue-{{ $area->hue }}"></span> {{ $area->name }}</th><td></td><td>{{ Times::column((int) $rows->sum('planned')) }}</td><td>{{ Times::column((int) $rows->sum('actual')) }}</td><td>{{ $signed((int) $rows->sum('actual') - (int) $rows->sum('planned')) }}</td></tr>
                 @foreach ($rows as $row)
-                    <tr><td><a href="/tasks/{{ $row['task']->id }}" @class(['done-title' => $row['state'] === 'done'])>{{ $row['task']->title }}</a> @if ($row['task']->key)<span class="soft">key</span>@endif</td><td class="soft">{{ $row['state'] }}</td><td>{{ Times::column($row['planned']) }}</td><td>{{ Times::column($row['actual']) }}</td><td>{{ $row['state'] === 'still to come' ? '' : $signed($row['actual'] - $row['planned']) }}</td></tr>
+                    <tr><td><a href="/tasks/{{ $row['task']->id }}" @class(['done-title' => $row['state'] === 'done'])>{{ $row['task']->title }}</a> @if (isset($keys[$row['task']->id]))<span class="soft">key</span>@endif</td><td class="soft">{{ $row['state'] }}</td><td>{{ Times::column($row['planned']) }}</td><td>{{ Times::column($row['actual']) }}</td><td>{{ $row['state'] === 'still to come' ? '' : $signed($row['actual'] - $row['planned']) }}</td></tr>
                 @endforeach
                 </tbody>
             @endforeach
@@ -28,9 +28,9 @@
         </table>
         <x-minutes-by-hand :entries="$entries" :tasks="$titles" :day="$day->asString()" />
         @if ($areas->isEmpty())<div class="empty"><p class="soft">Nothing was planned or worked on this day.</p></div>@endif
-        <p class="soft">{{ Times::duration($actual) }} of work, {{ Times::duration($held) }} in {{ count($meetings) }} meetings, {{ Times::duration($breaks) }} of breaks.
+        <p class="soft">{{ Times::duration($actual) }} of work, {{ Times::duration($held) }} in {{ count($meetings) }} {{ count($meetings) === 1 ? 'meeting' : 'meetings' }}, {{ Times::duration($breaks) }} of breaks.
             @if (count($unplanned)) Not planned: {{ implode(', ', array_map(fn ($row) => $row['task']->title.' '.Times::duration($row['actual']), $unplanned)) }}.@endif
-            @foreach ($keys as $task) Key task {{ $task->title }}: {{ $task->done_at ? 'kept' : 'missed' }}.@endforeach</p>
+            @foreach ($keys as $key) Key task {{ $key['title'] }}: {{ $key['state'] }}.@endforeach</p>
         @if (count($taught))
             <div class="section-head"><h2>What it taught</h2></div>
             @foreach ($taught as $one)<div class="list-row"><span class="grow">{{ $one['title'] }}: {{ $one['actual'] }} for {{ $one['estimate'] }}</span><span class="soft">{{ $one['likely'] === null ? 'too few like it to tell' : 'such work: likely × '.number_format($one['likely'], 1) }}</span></div>@endforeach

@@ -1,6 +1,7 @@
 @php
     use App\Wording\Times;
     $date = Carbon\CarbonImmutable::parse($day->asString());
+    $counted = $picked->isEmpty() ? trans_choice('shape.count.blocks', count($sheet->blocks)) : trans_choice('shape.count.picks', $picked->count()).($picked->contains('key', true) ? ', '.$picked->where('key', true)->count().' key' : '');
     $address = $isToday ? '/shape' : '/shape/'.$day->asString();
 @endphp
 <x-layout title="{{ $date->format('l j F') }}" station="shape">
@@ -24,7 +25,7 @@
     <div class="shape" x-data="runSheet" data-day="{{ $day->asString() }}" data-from="{{ $sheet->span->start }}" data-scale="{{ App\Screens\RunSheet::SCALE }}" data-offset="{{ App\Planning\Zones::named($person->zone)->offsetAt($sheet->span->start) }}" data-address="{{ $address }}">
         <section class="run-sheet" aria-labelledby="sheet-title">
             <div class="section-head"><h2 id="sheet-title">Run sheet</h2>
-                <span class="soft">{{ count($sheet->blocks) }} {{ count($sheet->blocks) === 1 ? 'block' : 'blocks' }}, {{ count($sheet->meetings) }} {{ count($sheet->meetings) === 1 ? 'meeting' : 'meetings' }}@if ($sheet->allDay); all day: {{ implode(', ', $sheet->allDay) }}@endif · <a href="/shape/{{ $day->asString() }}/list">as a list</a>
+                <span class="soft">{{ $counted }}, {{ trans_choice('shape.count.meetings', count($sheet->meetings)) }}@if ($sheet->allDay); all day: {{ implode(', ', $sheet->allDay) }}@endif · <a href="/shape/{{ $day->asString() }}/list">as a list</a>
                 @unless ($isPast)· <details class="asks reserve-ask" id="reserve-ask" @error('reserve') open @enderror><summary>reserve time</summary><form method="post" action="/reserves" class="menu">@csrf<input type="hidden" name="day" value="{{ $day->asString() }}">
                     <label for="reserve-title">What for</label><input class="field" id="reserve-title" name="title" maxlength="120" value="{{ old('title') }}" placeholder="Quotes and replies">
                     <label for="reserve-from">From</label><input class="field" id="reserve-from" name="start" maxlength="5" value="{{ old('start') }}" placeholder="16:00" required>
