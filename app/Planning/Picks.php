@@ -18,6 +18,9 @@ use Nekto\Core\Time\LocalDay;
  */
 final readonly class Picks
 {
+    /** Of a long task so many minutes are thought of for one day. */
+    private const MOST_A_DAY = 120;
+
     public function __construct(private User $user, private LocalDay $today) {}
 
     /** Null: not picked, or picked for a day that went by. */
@@ -41,6 +44,12 @@ final readonly class Picks
         $end = RowMapper::moment(Zones::named($task->user->zone)->day($day)->end);
 
         return ['picked_on' => $day->asString(), ...($task->not_before !== null && $task->not_before >= $end ? ['not_before' => null] : [])];
+    }
+
+    /** Of so many minutes left, those that a pick stands for on its day, on which so many were worked already. */
+    public static function share(int $left, int $worked = 0): int
+    {
+        return min($left, max(0, self::MOST_A_DAY - $worked));
     }
 
     /** Picked for a day before today, and still open. */

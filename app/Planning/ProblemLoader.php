@@ -48,6 +48,8 @@ final readonly class ProblemLoader
         $left = $this->minutesToPlace($tasks, $waiting, $step);
         $steps = Steps::of($user);
         $picks = new Picks($user, $today);
+        $worked = $this->workedToday($user, $time, $now);
+        $spent = $worked->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()))->all();
 
         return new LoadedProblem(new PlanningProblem(
             zone: $time->zone,
@@ -57,11 +59,11 @@ final readonly class ProblemLoader
             hours: self::byName($time->hours),
             busy: $time->busy,
             tasks: array_values($tasks->filter(static fn (Task $task): bool => $left[$task->id] > 0)
-                ->map(static fn (Task $task): CoreTask => self::task($task, $left, $time, $steps, $picks))->all()),
+                ->map(static fn (Task $task): CoreTask => self::task($task, $left, $time, $steps, $picks, $spent[$task->id] ?? 0))->all()),
             anchored: array_values(array_filter($anchored, static fn (CoreBlock $block): bool => $left[(int) $block->task] > 0)),
             previous: $afresh ? [] : self::coreBlocks($movable, false),
             deepLimit: new DayLimit($user->deep_limit),
-            hoursLimits: $this->loadLines($user, $time, $fixed, $tasks, $now),
+            hoursLimits: $this->loadLines($time, $fixed, $worked, $tasks),
             parts: self::PARTS,
             tempo: Tempo::from($user->tempo),
         ), $time, $tasks, $movable);
@@ -108,11 +110,15 @@ final readonly class ProblemLoader
         return array_map(static fn (int $minutes): int => max(0, intdiv($minutes + $step - 1, $step) * $step), $left);
     }
 
-    /** @param  array<int, int>  $left  minutes by task id */
-    private static function task(Task $task, array $left, WorkTime $time, Steps $steps, Picks $picks): CoreTask
+    /**
+     * @param  array<int, int>  $left  minutes by task id
+     * @param  int  $worked  minutes of it today
+     */
+    private static function task(Task $task, array $left, WorkTime $time, Steps $steps, Picks $picks, int $worked): CoreTask
     {
         $before = $steps->before[$task->id] ?? 0;
         $minutes = $left[$task->id];
+        $pick = $picks->day($task);
         $due = $time->due($task->getAttributes()['due_on'], $task->getAttributes()['due_at'], $task->hoursSet());
 
         return new CoreTask(
@@ -128,7 +134,8 @@ final readonly class ProblemLoader
             demand: $task->demand,
             part: $task->part,
             project: $task->project_id === null ? null : (string) $task->project_id,
-            pick: $picks->day($task)?->number,
+            pick: $pick?->number,
+            pickMinutes: Picks::share($minutes, $pick !== null && $pick->equals($time->first) ? $worked : 0),
             key: $task->key,
             waiting: isset($steps->stuck[$task->id]),
         );
@@ -138,13 +145,18 @@ final readonly class ProblemLoader
      * The load line of each day, less what of it was already worked today or is fixed without being anchored.
      *
      * @param  Collection<int, Block>  $fixed
+     * @param  Collection<int, Block>  $worked  today
      * @param  Collection<int, Task>  $tasks
      * @return array<DayLimit> by the set's id
      */
-    private function loadLines(User $user, WorkTime $time, Collection $fixed, Collection $tasks, CarbonImmutable $now): array
+    private function loadLines(WorkTime $time, Collection $fixed, Collection $worked, Collection $tasks): array
     {
         [$anchored, $begun] = $fixed->partition(static fn (Block $block): bool => $block->anchored);
-        $spent = $this->workedToday($user, $time, $now);
+        $spent = [];
+        foreach ($worked->where('anchored', false) as $block) {
+            $set = $block->task->hoursSet();
+            $spent[$set][$time->first->number] = ($spent[$set][$time->first->number] ?? 0) + RowMapper::time($block)->length();
+        }
         foreach ($begun as $block) {
             $day = $time->zone->dayOf(RowMapper::start($block))->number;
             $set = $tasks[$block->task_id]->hoursSet();
@@ -164,20 +176,12 @@ final readonly class ProblemLoader
         return $lines;
     }
 
-    /** @return array<int, array<int, int>> minutes by set of hours and day */
-    private function workedToday(User $user, WorkTime $time, CarbonImmutable $now): array
+    /** @return Collection<int, Block> of today, done or worked in part */
+    private function workedToday(User $user, WorkTime $time, CarbonImmutable $now): Collection
     {
-        $today = $time->zone->day($time->first);
-        $spent = [];
-        $blocks = $user->blocks()->whereIn('state', [BlockState::Done, BlockState::Part])->where('anchored', false)
-            ->where('starts_at', '>=', RowMapper::moment($today->start))->where('starts_at', '<=', $now)
+        return $user->blocks()->whereIn('state', [BlockState::Done, BlockState::Part])
+            ->where('starts_at', '>=', RowMapper::moment($time->zone->day($time->first)->start))->where('starts_at', '<=', $now)
             ->with('task:id,area_id,hours_set_id,deleted_at', 'task.area:id,hours_set_id')->get();
-        foreach ($blocks as $block) {
-            $set = $block->task->hoursSet();
-            $spent[$set][$time->first->number] = ($spent[$set][$time->first->number] ?? 0) + RowMapper::time($block)->length();
-        }
-
-        return $spent;
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Models\BlockState;
 use App\Models\Occurrence;
 use App\Models\Reserve;
 use App\Models\Task;
+use App\Planning\Picks;
 use App\Planning\RowMapper;
 use App\Planning\WorkTime;
 use Carbon\CarbonImmutable;
@@ -26,9 +27,6 @@ final readonly class Gauge
     private const SCALE = 1.3;
 
     private const HEIGHT = 448;
-
-    /** Of a long task so many minutes are thought of for one day. */
-    private const MOST_UNTIMED = 120;
 
     /**
      * @param  array<int, array<string, mixed>>  $pieces  from the foot up: id, label, minutes, bottom, height, hue, deep, state, spent, over
@@ -64,7 +62,7 @@ final readonly class Gauge
             ? DayLoad::of(IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), 0)
             : $time->load($main->id, $day, $anchored);
         $waiting = $untimed->filter(static fn (Task $task): bool => $task->hoursSet() === $main?->id);
-        $planned = self::minutes($mine) + (int) $waiting->sum(self::untimedMinutes(...));
+        $planned = self::minutes($mine) + (int) $waiting->sum(static fn (Task $task): int => Picks::share((int) $task->minutes_left));
         $scale = min(self::SCALE, self::HEIGHT / max(60, $load->open, $planned));
         $pieces = self::stack($mine, $candidates, $time, $day, $now, $load->loadLine, $scale, $waiting);
 
@@ -81,12 +79,6 @@ final readonly class Gauge
             $scale,
             collect($pieces)->where('id', $chosen->id ?? 0)->map(static fn (array $piece): float => $piece['bottom'] + $piece['height'] / 2)->first(),
         );
-    }
-
-    /** What of a task without a time is counted for its day. */
-    public static function untimedMinutes(Task $task): int
-    {
-        return min(self::MOST_UNTIMED, (int) $task->minutes_left);
     }
 
     /** Minutes of the main hours that were reserved by hand; where a meeting lies on them they are the meeting's. */
@@ -161,7 +153,7 @@ final readonly class Gauge
             $sum += $length;
         }
         foreach ($untimed as $task) {
-            $length = self::untimedMinutes($task);
+            $length = Picks::share((int) $task->minutes_left);
             $pieces[] = [
                 'id' => null, 'task' => $task->id, 'label' => $task->shortTitle(), 'minutes' => $length, 'bottom' => round($sum * $scale, 1), 'height' => round($length * $scale, 1),
                 'hue' => $task->area->hue, 'deep' => $task->demand === Demand::Deep, 'state' => 'untimed', 'spent' => 0, 'over' => $sum + $length > $line,

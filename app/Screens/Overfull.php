@@ -9,6 +9,7 @@ use App\Models\BlockState;
 use App\Models\Task;
 use App\Planning\Change;
 use App\Planning\ChangeKind;
+use App\Planning\Picks;
 use App\Planning\RowMapper;
 use App\Planning\WorkTime;
 use Carbon\CarbonImmutable;
@@ -45,7 +46,7 @@ final readonly class Overfull
             $movable[] = self::candidate((int) $id, $minutes($some), $some->first()?->task->demand === Demand::Deep, $candidates[$id] ?? null, $end);
         }
         foreach ($untimed->filter(static fn (Task $task): bool => $task->hoursSet() === $time->sets->first()?->id) as $task) {
-            $movable[] = self::candidate($task->id, Gauge::untimedMinutes($task), $task->demand === Demand::Deep, $candidates[$task->id] ?? null, $end);
+            $movable[] = self::candidate($task->id, Picks::share((int) $task->minutes_left), $task->demand === Demand::Deep, $candidates[$task->id] ?? null, $end);
         }
         $overfull = OverfullDay::of(
             $movable,

@@ -23,9 +23,6 @@ use Nekto\Core\Time\LocalDay;
 /** A day that fits: what to pick with the reason each is there, and what can wait, with how long. */
 final readonly class Proposal
 {
-    /** Of a long task so many minutes are thought of for one day. */
-    private const MOST_A_DAY = 120;
-
     private const SHOWN_WAITING = 12;
 
     /**
@@ -58,7 +55,7 @@ final readonly class Proposal
             foreach ($proposal->picks as $id) {
                 $one = $able[(int) $id];
                 $isKey = in_array($id, $proposal->keys, true) && $keys-- > 0;
-                $picks[] = ['task' => $tasks[$one->id], 'minutes' => min(self::MOST_A_DAY, (int) $one->left), 'key' => $isKey, 'why' => self::why($user, $one, $tasks[$one->id], $picked, $day, $now), 'picked' => $picked->isFor($tasks[$one->id], $day)];
+                $picks[] = ['task' => $tasks[$one->id], 'minutes' => Picks::share((int) $one->left), 'key' => $isKey, 'why' => self::why($user, $one, $tasks[$one->id], $picked, $day, $now), 'picked' => $picked->isFor($tasks[$one->id], $day)];
             }
             foreach ($proposal->waiting as $one) {
                 count($waiting) < self::SHOWN_WAITING ? $waiting[] = ['task' => $tasks[(int) $one->id], 'minutes' => $one->minutes, 'until' => $one->waitsUntil] : $left++;
@@ -81,7 +78,7 @@ final readonly class Proposal
     {
         $latest = $one->due === null ? null : ($time->open($one->set)->latestStart((int) $one->left, $one->due) ?? RowMapper::minute($now));
 
-        return new DayCandidate((string) $one->id, min(self::MOST_A_DAY, (int) $one->left), $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $latest);
+        return new DayCandidate((string) $one->id, Picks::share((int) $one->left), $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $latest);
     }
 
     /** The reason a candidate is there. */

@@ -18,6 +18,8 @@ final readonly class Task
      * @param  string|null  $context  what it needs; small light tasks of one context may be gathered into a batch
      * @param  string|null  $project  the project it is a step of
      * @param  int|null  $pick  the number of the local day it was picked for
+     * @param  int|null  $pickMinutes  so much of it is enough on that day where not all picks fit there whole, what is
+     *                             anchored there included; null: all or none
      * @param  bool  $key  one of the few tasks that make that day a good one; comes first and early
      * @param  bool  $waiting  for somebody's answer: it has no place until that arrives
      */
@@ -36,6 +38,7 @@ final readonly class Task
         public ?string $context = null,
         public ?string $project = null,
         public ?int $pick = null,
+        public ?int $pickMinutes = null,
         public bool $key = false,
         public bool $waiting = false,
     ) {}
@@ -58,7 +61,7 @@ final readonly class Task
         return new self(
             $this->id, $minutes ?? $this->minutes, $this->importance, $this->hours, $due ?? $this->due, $this->notBefore,
             $this->minChunk, $this->maxChunk, $after ?? $this->after, $this->demand, $this->part, $this->context, $this->project,
-            $this->pick, $this->key, $this->waiting,
+            $this->pick, $this->pickMinutes, $this->key, $this->waiting,
         );
     }
 }

@@ -49,6 +49,52 @@ final class CommitmentsTest extends TestCase
     }
 
     #[Test]
+    public function of_a_pick_that_does_not_fit_its_day_whole_its_share_is_laid_there(): void
+    {
+        self::assertSame(['Tue 09:00–11:00 essay'], self::kept(self::picked(self::week()->task('essay', 900)->build(), ['essay' => 1], share: 120)));
+        self::assertSame(
+            ['Tue 09:00–11:00 key', 'Tue 11:00–13:00 essay', 'Tue 13:00–13:30 mail'],
+            self::kept(self::picked(self::week()->task('essay', 900)->task('mail', 30)->task('key', 900)->build(), ['essay' => 1, 'mail' => 1, 'key' => 1], 'key', 120)),
+        );
+    }
+
+    #[Test]
+    public function what_fits_whole_beside_the_shares_of_the_others_is_whole(): void
+    {
+        $problem = self::picked(self::week()->task('proofs', 180)->task('essay', 900)->build(), ['proofs' => 1, 'essay' => 1], share: 120);
+
+        self::assertSame(['Tue 09:00–11:00 proofs', 'Tue 11:00–13:00 essay', 'Tue 13:00–14:00 proofs'], self::kept($problem));
+    }
+
+    #[Test]
+    public function a_long_pick_leaves_time_to_the_others_of_a_full_day_and_then_has_what_they_leave(): void
+    {
+        $three = static fn (string $from, int $held): PlanningProblem => self::picked(self::week()->anchored('held', 'Tue 09:00', $from)->task('held', $held)
+            ->task('essay', 900)->task('mail', 30)->task('quotes', 30)->build(), ['essay' => 1, 'mail' => 1, 'quotes' => 1], 'essay', 120);
+
+        self::assertSame(['Tue 14:00–16:00 essay', 'Tue 16:00–16:30 mail', 'Tue 16:30–17:00 quotes'], self::kept($three('Tue 14:00', 300)));
+        self::assertSame(['Tue 15:00–16:00 essay', 'Tue 16:00–16:30 mail', 'Tue 16:30–17:00 quotes'], self::kept($three('Tue 15:00', 360)));
+        self::assertSame(['Tue 14:40–15:40 essay', 'Tue 15:40–16:10 mail', 'Tue 16:10–16:40 quotes', 'Tue 16:40–17:00 essay'], self::kept($three('Tue 14:40', 340)));
+    }
+
+    #[Test]
+    public function where_less_than_the_share_is_free_that_much_is_laid_and_no_rest_too_short_for_a_block_is_left(): void
+    {
+        $full = static fn (): ProblemBuilder => self::week()->anchored('held', 'Tue 09:00', 'Tue 16:00')->task('held', 420);
+        self::assertSame(['Tue 16:00–17:00 essay'], self::kept(self::picked($full()->task('essay', 300)->build(), ['essay' => 1], share: 120)));
+        self::assertSame(['Tue 16:00–16:25 essay', 'Tue 16:25–16:50 big'], self::kept(self::picked($full()->task('essay', 60)->task('big', 900)->build(), ['essay' => 1, 'big' => 1], share: 50)));
+    }
+
+    #[Test]
+    public function what_is_anchored_or_stays_on_the_day_counts_to_its_share(): void
+    {
+        $half = self::week()->task('essay', 900)->anchored('essay', 'Tue 14:00', 'Tue 15:00');
+        self::assertSame(['Tue 09:00–10:00 essay'], self::kept(self::picked($half->build(), ['essay' => 1], share: 120)));
+        $stays = self::week()->task('essay', 900)->previous('essay', 'Tue 10:00', 'Tue 12:00')->previous('essay', 'Mon 09:00', 'Mon 11:00');
+        self::assertSame(['Tue 10:00–12:00 essay'], self::kept(self::picked($stays->build(), ['essay' => 1], share: 120)));
+    }
+
+    #[Test]
     public function what_a_pick_waits_for_is_laid_before_it(): void
     {
         $problem = self::picked(self::week()->task('proofs', 60)->task('print', 30, after: ['proofs'])->build(), ['print' => 0]);
@@ -87,12 +133,15 @@ final class CommitmentsTest extends TestCase
         return ProblemBuilder::problem()->open('Mon 09:00', 'Mon 17:00')->open('Tue 09:00', 'Tue 17:00')->open('Wed 09:00', 'Wed 17:00');
     }
 
-    /** @param  array<string, int>  $days  by task: days after Monday */
-    private static function picked(PlanningProblem $problem, array $days, string $key = ''): PlanningProblem
+    /**
+     * @param  array<string, int>  $days  by task: days after Monday
+     * @param  int|null  $share  of each, minutes
+     */
+    private static function picked(PlanningProblem $problem, array $days, string $key = '', ?int $share = null): PlanningProblem
     {
         return $problem->with(tasks: array_map(static fn (Task $task): Task => isset($days[$task->id]) ? new Task(
             $task->id, $task->minutes, $task->importance, $task->hours, $task->due, $task->notBefore, $task->minChunk, max(240, $task->maxChunk), $task->after, $task->demand,
-            pick: LocalDay::of(2026, 3, 2)->number + $days[$task->id], key: $task->id === $key,
+            pick: LocalDay::of(2026, 3, 2)->number + $days[$task->id], pickMinutes: $share, key: $task->id === $key,
         ) : $task, $problem->tasks));
     }
 

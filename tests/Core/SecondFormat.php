@@ -100,6 +100,7 @@ final class SecondFormat
             'context' => ['calls', 'papers', null, null][$group % 4],
             'project' => ['guide', 'tour', null][$group % 3],
             'pick' => $extra < 4 ? $date($extra) : null,
+            'pickMinutes' => $extra === 1 || $extra === 3 ? 2 * $step * (1 + $kind % 6) : null,
             'key' => $extra < 2,
             'waiting' => $extra === 14,
             'notBefore' => $extra === 13 ? $date(1) : ($extra === 12 ? $first->modify('+19 hours')->format(DATE_RFC3339) : null),

@@ -75,6 +75,7 @@ final readonly class TaskReader
             context: $task->stringOrNull('context'),
             project: $task->stringOrNull('project'),
             pick: $task->has('pick') ? $task->date('pick')->number : null,
+            pickMinutes: $task->has('pickMinutes') ? $task->integer('pickMinutes', 1, PHP_INT_MAX) : null,
             key: $task->has('key') && $task->boolean('key'),
             waiting: $task->has('waiting') && $task->boolean('waiting'),
         );

@@ -50,32 +50,89 @@ final class Commitments
         }
     }
 
-    /** @param  list<int>  $order */
+    /**
+     * Day by day: all picks whole if they fit; else of each its share, and then whole what still can be; else half of
+     * each share, so that a long task leaves time to the others, and then as much as fits.
+     *
+     * @param  list<int>  $order
+     */
     private function layPicks(array $order): void
     {
         $tasks = $this->of->problem->tasks;
-        $picks = array_values(array_filter($order, static fn (int $task): bool => $tasks[$task]->pick !== null));
-        usort($picks, static fn (int $a, int $b): int => [$tasks[$a]->pick, ! $tasks[$a]->key] <=> [$tasks[$b]->pick, ! $tasks[$b]->key]);
-        foreach ($picks as $task) {
-            $day = $this->of->problem->zone->day(new LocalDay((int) $tasks[$task]->pick));
-            $this->keepOn($task, $day);
-            $before = clone $this->table;
-            if (! $this->layWithPredecessors($task, $day)) {
-                $this->table = $before;
+        $days = [];
+        foreach ($order as $task) {
+            $tasks[$task]->pick === null || $days[$tasks[$task]->pick][] = $task;
+        }
+        ksort($days);
+        foreach ($days as $number => $picks) {
+            usort($picks, static fn (int $a, int $b): int => ! $tasks[$a]->key <=> ! $tasks[$b]->key);
+            $day = $this->of->problem->zone->day(new LocalDay($number));
+            $shares = $halves = [];
+            foreach ($picks as $task) {
+                $share = $tasks[$task]->pickMinutes;
+                if ($share !== null) {
+                    $shares[$task] = $share;
+                    $halves[$task] = $share < $tasks[$task]->minutes ? max($tasks[$task]->minChunk, intdiv($share, 2)) : $share;
+                }
             }
+            $before = clone $this->table;
+            if ($this->layAll($picks, $day, []) || $shares === []) {
+                continue;
+            }
+            $this->table = clone $before;
+            if (! $this->layAll($picks, $day, $shares)) {
+                $this->table = $before;
+                $this->layAll($picks, $day, $halves);
+                $this->layAll($picks, $day, $shares);
+            }
+            $this->layAll($picks, $day, []);
         }
     }
 
-    /** Lays a task on a day, and before that what must be finished first. */
-    private function layWithPredecessors(int $task, Interval $day): bool
+    /**
+     * @param  list<int>  $picks
+     * @param  array<int, int>  $shares  minutes that are enough; of the others all
+     * @return bool true if of every one of them that much is on that day
+     */
+    private function layAll(array $picks, Interval $day, array $shares): bool
     {
-        foreach ($this->of->after[$task] as $before) {
-            if ($day->end <= $this->of->problem->now || ! $this->layWithPredecessors($before, new Interval($this->of->problem->now, $day->end))) {
-                return false;
+        if ($shares !== []) { // where only parts are laid, none takes the place that another has
+            foreach ($picks as $task) {
+                $this->keepOn($task, $day);
             }
         }
+        $all = true;
+        foreach ($picks as $task) {
+            $this->keepOn($task, $day);
+            $before = clone $this->table;
+            $missing = $this->layWithPredecessors($task, $day, $shares[$task] ?? null);
+            if ($missing === null) {
+                $this->table = $before;
+            }
+            $all = $all && $missing === 0;
+        }
 
-        return $this->table->lay($task, $day->start, $day->end);
+        return $all;
+    }
+
+    /**
+     * Lays a task on a day, and before that what must be finished first.
+     *
+     * @param  int|null  $share  minutes that are enough; null: all or nothing
+     * @return int|null minutes of that which found no place; null if none did
+     */
+    private function layWithPredecessors(int $task, Interval $day, ?int $share = null): ?int
+    {
+        foreach ($this->of->after[$task] as $before) {
+            if ($day->end <= $this->of->problem->now || $this->layWithPredecessors($before, new Interval($this->of->problem->now, $day->end)) !== 0) {
+                return null;
+            }
+        }
+        if ($share !== null) {
+            return $this->table->layShare($task, $share, $day->start, $day->end);
+        }
+
+        return $this->table->lay($task, $day->start, $day->end) ? 0 : null;
     }
 
     /** First those that may stay where the last plan has them, so that no other takes their day. */

@@ -148,6 +148,44 @@ final class Timetable
         return true;
     }
 
+    /**
+     * Lays a part of a task between two moments, or what fits of that part; the rest keeps its turn. What lies there
+     * already counts.
+     *
+     * @return int|null minutes of that part that found no place; null if none did: then nothing has changed
+     */
+    public function layShare(int $task, int $share, int $from, int $until): ?int
+    {
+        $of = $this->of;
+        $left = $of->minutes[$task] - $this->keptMinutes($task);
+        foreach ([...$of->apart[$task], ...$this->kept[$task] ?? []] as [$start, $end]) {
+            $share -= $start >= $from && $end <= $until ? $end - $start : 0;
+        }
+        $share = intdiv(max(0, min($share, $left)), $of->problem->step) * $of->problem->step;
+        $share = $share < $left && $left - $share < $of->least[$task] ? $left - $of->least[$task] : $share;
+        if ($share <= 0) {
+            return 0;
+        }
+        if ($share >= $left) {
+            return $this->lay($task, $from, $until) ? 0 : null;
+        }
+        if ($share < $of->least[$task] || ! $of->easy[$task] || $of->odd[$task] > 0 || $of->barred[$task] || ! $this->mayBegin($task, PHP_INT_MAX)) {
+            return null;
+        }
+        foreach ($of->after[$task] as $before) {
+            $from = max($from, $this->endOfKept($before));
+        }
+        [$found, $missing] = $this->find($task, $of->lane[$task], $share, $of->problem->aligned(max($from, $of->release[$task])), $until);
+        if ($found === []) {
+            return null;
+        }
+        $this->laid = [];
+        $this->takeAll($task, $of->lane[$task], $found);
+        $this->kept[$task] = [...($this->kept[$task] ?? []), ...$this->laid];
+
+        return $missing;
+    }
+
     /** True if all that a task comes after is kept whole and ends by that moment. */
     public function mayBegin(int $task, int $moment): bool
     {

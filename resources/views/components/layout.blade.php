@@ -1,5 +1,5 @@
 {{-- The frame of every screen: head, ribbon, one main thing, and what was said last. --}}
-@props(['title', 'station' => null, 'at' => null, 'quiet' => false])
+@props(['title', 'station' => null, 'at' => null, 'quiet' => false, 'foot' => null])
 <!doctype html>
 <html lang="en" data-theme="{{ $person->theme ?? 'auto' }}">
 <head>
@@ -61,8 +61,13 @@
             <a href="/search">Search</a>
             <a href="/meetings">Meetings</a>
             <a href="/settings">Settings</a>
+            @if ($canUndo)<form method="post" action="/plan/undo">@csrf<button>Undo the last change</button></form>@endif
             <form method="post" action="/sign-out" data-whole>@csrf<button>Sign out</button></form>
         </nav>
+    @endif
+    @if (Auth::check() && ! $quiet)
+        {{-- On a phone, under the thumb beside the catch field: what the page mainly does. --}}
+        <div @class(['foot-bar', 'foot-acts' => $foot !== null])>{{ $foot }}</div>
     @endif
     @auth
         @if (session('status'))

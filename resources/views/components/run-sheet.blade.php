@@ -1,5 +1,5 @@
 {{-- The day from top to bottom in proportion: what happened, what is planned, how far it can slip. --}}
-@props(['sheet', 'why', 'chosen', 'day', 'address', 'gauge', 'difference' => null, 'reserve' => null])
+@props(['sheet', 'why', 'chosen', 'day', 'address', 'gauge', 'pull' => null, 'difference' => null, 'reserve' => null])
 @php use App\Wording\Times; @endphp
 <div class="sheet" x-ref="sheet" style="--height:{{ $sheet->height }}">
     @foreach ($sheet->closed as $closed)<i class="closed" style="--t:{{ $closed['top'] }};--h:{{ $closed['height'] }}"></i>@endforeach
@@ -112,6 +112,6 @@
             $ahead = collect($sheet->blocks)->filter(fn (array $one): bool => $one['movable'] && ! $one['begun']);
             $batches = array_values(array_filter($sheet->reserves, fn (array $one): bool => $one['movable']));
         @endphp
-        <x-why-here :chosen="$chosen" :why="$why" :top="$whyTop ?? 34" :day="$day" :address="$address" :is-key="collect($sheet->blocks)->firstWhere('id', $chosen->id)['key'] ?? false" :others="$ahead->where('id', '!=', $chosen->id)->values()->all()" :joins="$ahead->where('task', $chosen->task_id)->count() > 1" :batches="$chosen->reserve_id === null ? $batches : []" />
+        <x-why-here :chosen="$chosen" :why="$why" :top="$whyTop ?? 34" :day="$day" :address="$address" :pull="$pull" :is-key="collect($sheet->blocks)->firstWhere('id', $chosen->id)['key'] ?? false" :others="$ahead->where('id', '!=', $chosen->id)->values()->all()" :joins="$ahead->where('task', $chosen->task_id)->count() > 1" :batches="$chosen->reserve_id === null ? $batches : []" />
     @endif
 </div>

@@ -1,5 +1,5 @@
 {{-- The chosen block: why it lies here, and what can be done with it without dragging. --}}
-@props(['chosen', 'why', 'top', 'day', 'address', 'isKey' => false, 'others' => [], 'joins' => false, 'batches' => []])
+@props(['chosen', 'why', 'top', 'day', 'address', 'isKey' => false, 'pull' => null, 'others' => [], 'joins' => false, 'batches' => []])
 @php
     use App\Wording\Times;
     $planned = $chosen->state->value === 'planned';
@@ -7,6 +7,7 @@
     $minutes = App\Planning\RowMapper::time($chosen)->length();
 @endphp
 <section class="why" id="why" style="top:{{ $top }}px" aria-labelledby="why-title">
+    <p class="why-task narrow-only"><b>{{ $chosen->task->title }}</b> <span class="soft">{{ Times::range($person, $chosen->starts_at, $chosen->ends_at) }}@if ($pull !== null), pull <b class="strong">{{ $pull }}</b>@endif</span></p>
     <div class="why-head"><h2 id="why-title">Why here</h2>
         @if ($ahead)<form method="post" action="/tasks/{{ $chosen->task_id }}/key">@csrf<input type="hidden" name="day" value="{{ $day->asString() }}"><button class="button button-bare" name="key" value="{{ $isKey ? 0 : 1 }}" data-page-key="k" title="{{ $isKey ? 'A key task of this day; take the mark away' : 'One of at most three that make the day a success' }}">{{ $isKey ? 'Not key' : 'Key' }} <kbd>K</kbd></button></form>@endif</div>
     <p class="note-why">{{ $why }}</p>
@@ -15,6 +16,8 @@
             <form method="post" action="/blocks/{{ $chosen->id }}/done">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><button class="button button-main" data-page-key="d">Done <kbd>D</kbd></button></form>
             @if ($ahead)
                 <form method="post" action="/blocks/{{ $chosen->id }}/{{ $chosen->anchored ? 'release' : 'anchor' }}">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><button class="button" data-page-key="a">{{ $chosen->anchored ? 'Release' : 'Anchor' }} <kbd>A</kbd></button></form>
+                <form class="narrow-only" method="post" action="/blocks/{{ $chosen->id }}/split">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><button class="button">Split</button></form>
+                <form class="narrow-only" method="post" action="/blocks/{{ $chosen->id }}/send">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><button class="button" name="to" value="bank">Wait</button></form>
             @endif
         </div>
         <form class="row" method="post" action="/blocks/{{ $chosen->id }}/part">

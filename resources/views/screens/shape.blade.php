@@ -5,19 +5,23 @@
     $address = $isToday ? '/shape' : '/shape/'.$day->asString();
 @endphp
 <x-layout title="{{ $date->format('l j F') }}" station="shape">
-    <div class="title-row">
+    <x-slot:foot>
+        <a class="button" href="#bank-title">Bank {{ $bank->count }}</a>
+        @unless ($isPast)<a class="button button-main" href="{{ $address }}?change=lay-out" data-here>Lay it out</a>@endunless
+    </x-slot:foot>
+    <div class="title-row day-title">
         <h1>{{ $date->format('l j F') }}@if ($date->year !== $person->local($now)->year) {{ $date->year }}@endif</h1>
         @foreach (array_slice($areas, 0, 3) as $area)
-            <span><span class="swatch hue-{{ $area['hue'] }}"></span>&nbsp; {{ $area['name'] }} &nbsp;<b class="strong">{{ Times::duration($area['minutes']) }}</b></span>
+            <span class="area-sum"><span class="swatch hue-{{ $area['hue'] }}"></span>&nbsp; {{ $area['name'] }} &nbsp;<b class="strong">{{ Times::duration($area['minutes']) }}</b></span>
         @endforeach
         <span class="end">
-            <a class="button button-bare" href="/shape/{{ $day->plusDays(-1)->asString() }}" data-go="ArrowLeft"><x-icon name="before" /> {{ $date->subDay()->format('D j') }}</a>
+            <a class="button button-bare to-day" href="/shape/{{ $day->plusDays(-1)->asString() }}" data-go="ArrowLeft"><x-icon name="before" /> <span>{{ $date->subDay()->format('D j') }}</span></a>
             @unless ($isToday)<a class="button button-bare" href="/shape">Today</a>@endunless
-            <a class="button button-bare" href="/shape/{{ $day->plusDays(1)->asString() }}" data-go="ArrowRight">{{ $date->addDay()->format('D j') }} <x-icon name="after" /></a>
+            <a class="button button-bare to-day" href="/shape/{{ $day->plusDays(1)->asString() }}" data-go="ArrowRight"><span>{{ $date->addDay()->format('D j') }}</span> <x-icon name="after" /></a>
             @unless ($isPast)
                 <a class="button" href="{{ $address }}?propose=1" data-page-key="y" data-here>Propose a day <kbd>Y</kbd></a>
                 <a @class(['button', 'button-over-line' => $overfull]) href="{{ $address }}?change=wait" data-page-key="w" data-here>What can wait <kbd>W</kbd></a>
-                <a class="button button-main" href="{{ $address }}?change=lay-out" data-page-key="l" data-here>Lay it out <kbd>L</kbd></a>
+                <a class="button button-main in-foot" href="{{ $address }}?change=lay-out" data-page-key="l" data-here>Lay it out <kbd>L</kbd></a>
             @endunless
         </span>
     </div>
@@ -32,10 +36,10 @@
                     <label for="reserve-minutes">Minutes</label><input class="field" id="reserve-minutes" name="minutes" inputmode="numeric" maxlength="3" value="{{ old('minutes', 30) }}" required>
                     @error('reserve')<p class="error" role="alert">{{ $message }}</p>@enderror
                     <button class="button button-main">Reserve</button></form></details>@endunless</span></div>
-            <x-run-sheet :sheet="$sheet" :why="$why" :chosen="$chosen" :day="$day" :address="$address" :gauge="$gauge" :difference="$difference" :reserve="$reserve" />
+            <x-run-sheet :sheet="$sheet" :pull="$chosenCandidate?->pull->total()" :why="$why" :chosen="$chosen" :day="$day" :address="$address" :gauge="$gauge" :difference="$difference" :reserve="$reserve" />
         </section>
         <section class="gauge-part" aria-labelledby="gauge-title">
-            <div class="section-head"><h2 id="gauge-title">Gauge</h2><span id="gauge-sum" @class(['coral' => $gauge->over() > 0])><b class="strong">{{ Times::duration($gauge->planned) }}</b> of {{ Times::duration($gauge->load->loadLine) }}</span></div>
+            <div class="section-head"><h2 id="gauge-title">Gauge</h2><span id="gauge-sum" @class(['coral' => $gauge->over() > 0])><b class="strong">{{ Times::duration($gauge->planned) }}</b> of {{ Times::duration($gauge->load->loadLine) }}<span class="lying-only">{{ $gauge->over() > 0 ? ', '.Times::duration($gauge->over()).' over' : ', '.Times::duration($gauge->free()).' free' }}</span></span></div>
             <x-gauge :gauge="$gauge" :chosen="$chosen" :address="$address" />
         </section>
         <section class="bank" aria-labelledby="bank-title">
