@@ -18,8 +18,8 @@ final readonly class Task
      * @param  string|null  $context  what it needs; small light tasks of one context may be gathered into a batch
      * @param  string|null  $project  the project it is a step of
      * @param  int|null  $pick  the number of the local day it was picked for
-     * @param  int|null  $pickMinutes  so much of it is enough on that day where not all picks fit there whole, what is
-     *                             anchored there included; null: all or none
+     * @param  int|null  $pickMinutes  so much of it is wanted on that day, what is anchored there included; null: all or
+     *                             none
      * @param  bool  $key  one of the few tasks that make that day a good one; comes first and early
      * @param  bool  $waiting  for somebody's answer: it has no place until that arrives
      */

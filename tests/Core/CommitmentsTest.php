@@ -59,14 +59,6 @@ final class CommitmentsTest extends TestCase
     }
 
     #[Test]
-    public function what_fits_whole_beside_the_shares_of_the_others_is_whole(): void
-    {
-        $problem = self::picked(self::week()->task('proofs', 180)->task('essay', 900)->build(), ['proofs' => 1, 'essay' => 1], share: 120);
-
-        self::assertSame(['Tue 09:00–11:00 proofs', 'Tue 11:00–13:00 essay', 'Tue 13:00–14:00 proofs'], self::kept($problem));
-    }
-
-    #[Test]
     public function a_long_pick_leaves_time_to_the_others_of_a_full_day_and_then_has_what_they_leave(): void
     {
         $three = static fn (string $from, int $held): PlanningProblem => self::picked(self::week()->anchored('held', 'Tue 09:00', $from)->task('held', $held)
@@ -92,6 +84,15 @@ final class CommitmentsTest extends TestCase
         self::assertSame(['Tue 09:00–10:00 essay'], self::kept(self::picked($half->build(), ['essay' => 1], share: 120)));
         $stays = self::week()->task('essay', 900)->previous('essay', 'Tue 10:00', 'Tue 12:00')->previous('essay', 'Mon 09:00', 'Mon 11:00');
         self::assertSame(['Tue 10:00–12:00 essay'], self::kept(self::picked($stays->build(), ['essay' => 1], share: 120)));
+    }
+
+    #[Test]
+    public function what_is_due_today_comes_among_the_picks_of_today_by_its_urgency_if_there_are_any(): void
+    {
+        $week = static fn (): ProblemBuilder => self::week()->now('Mon 09:00')->task('due today', 60, due: 'Mon 17:00')->task('due tomorrow', 60, due: 'Tue 17:00')->task('key', 60)->task('pick', 60);
+
+        self::assertSame(['Mon 09:00–10:00 key', 'Mon 10:00–11:00 due today', 'Mon 11:00–12:00 pick'], self::kept(self::picked($week()->build(), ['pick' => 0, 'key' => 0], 'key')));
+        self::assertSame(['Tue 09:00–10:00 pick'], self::kept(self::picked($week()->build(), ['pick' => 1])));
     }
 
     #[Test]

@@ -13,7 +13,10 @@ use Nekto\Core\Planning\Planner;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;
 
-/** Whatever the problem, its plan keeps every rule, judged by a checker that shares no code with the planner. */
+/**
+ * Whatever the problem, its plan keeps every rule, judged by a checker that shares no code with the planner. A case that
+ * fails is not made smaller: with so many parts that takes hours.
+ */
 final class SecondFormatTest extends TestCase
 {
     use TestTrait;
@@ -21,7 +24,7 @@ final class SecondFormatTest extends TestCase
     #[Test]
     public function plans_keep_every_rule(): void
     {
-        $this->shrinkingTimeLimit(20)->limitTo(700)->forAll(SecondFormat::generator())->then(function (array $drawn): void {
+        $this->limitTo(700)->forAll(SecondFormat::generator())->disableShrinking()->then(function (array $drawn): void {
             $problem = SecondFormat::problem($drawn);
 
             self::assertSame([], (new Checker($problem))->faults(self::plan($problem)));
@@ -33,7 +36,7 @@ final class SecondFormatTest extends TestCase
     public function a_plan_fed_back_moves_nothing(): void
     {
         $compared = 0;
-        $this->shrinkingTimeLimit(20)->limitTo(400)->forAll(SecondFormat::generator())->then(function (array $drawn) use (&$compared): void {
+        $this->limitTo(400)->forAll(SecondFormat::generator())->disableShrinking()->then(function (array $drawn) use (&$compared): void {
             $drawn[0] = array_slice($drawn[0], 0, 7);
             $problem = SecondFormat::problem($drawn);
             $plan = self::plan($problem);
@@ -52,8 +55,8 @@ final class SecondFormatTest extends TestCase
     #[Test]
     public function a_plan_that_life_interferes_with_keeps_every_rule_and_what_is_frozen(): void
     {
-        $this->shrinkingTimeLimit(20)->limitTo(500)->forAll(SecondFormat::generator(), Generators::choose(0, 30), Generators::choose(1, 20), Generators::choose(0, 120))
-            ->then(function (array $drawn, int $later, int $hours, int $freeze): void {
+        $this->limitTo(500)->forAll(SecondFormat::generator(), Generators::choose(0, 30), Generators::choose(1, 20), Generators::choose(0, 120))
+            ->disableShrinking()->then(function (array $drawn, int $later, int $hours, int $freeze): void {
                 $problem = SecondFormat::problem($drawn);
                 $plan = self::plan($problem);
                 $start = (new \DateTimeImmutable($problem['now']))->modify("+{$hours} hours");

@@ -51,65 +51,91 @@ final class Commitments
     }
 
     /**
-     * Day by day: all picks whole if they fit; else of each its share, and then whole what still can be; else half of
-     * each share, so that a long task leaves time to the others, and then as much as fits.
+     * Day by day: of a long task its share, of the others all. Where the shares do not all fit, half of each comes first,
+     * so that a long task leaves time to the others. Whether they fit is found out without regard to the last plan: the
+     * same day gets the same answer again.
      *
      * @param  list<int>  $order
      */
     private function layPicks(array $order): void
     {
         $tasks = $this->of->problem->tasks;
-        $days = [];
-        foreach ($order as $task) {
-            $tasks[$task]->pick === null || $days[$tasks[$task]->pick][] = $task;
-        }
-        ksort($days);
-        foreach ($days as $number => $picks) {
+        foreach ($this->byDay($order) as $number => $picks) {
             usort($picks, static fn (int $a, int $b): int => ! $tasks[$a]->key <=> ! $tasks[$b]->key);
             $day = $this->of->problem->zone->day(new LocalDay($number));
             $shares = $halves = [];
             foreach ($picks as $task) {
                 $share = $tasks[$task]->pickMinutes;
-                if ($share !== null) {
+                if ($share !== null && $share < $tasks[$task]->minutes && $this->of->after[$task] === []) {
                     $shares[$task] = $share;
-                    $halves[$task] = $share < $tasks[$task]->minutes ? max($tasks[$task]->minChunk, intdiv($share, 2)) : $share;
+                    $halves[$task] = max($tasks[$task]->minChunk, intdiv($share, 2));
                 }
             }
             $before = clone $this->table;
-            if ($this->layAll($picks, $day, []) || $shares === []) {
-                continue;
-            }
-            $this->table = clone $before;
-            if (! $this->layAll($picks, $day, $shares)) {
-                $this->table = $before;
+            $missing = $this->layAll($picks, $day, $shares);
+            if ($shares !== [] && array_filter($missing, static fn (?int $minutes): bool => $minutes !== 0) !== []) {
+                $this->table = clone $before;
                 $this->layAll($picks, $day, $halves);
-                $this->layAll($picks, $day, $shares);
+                $missing = $this->layAll($picks, $day, $shares);
+            } else {
+                $halves = $shares;
             }
-            $this->layAll($picks, $day, []);
+            $this->table = $before;
+            $picks = array_values(array_filter($picks, static fn (int $task): bool => $missing[$task] !== null || isset($shares[$task])));
+            foreach ($picks as $task) {
+                $this->keepOn($task, $day, $shares[$task] ?? PHP_INT_MAX);
+            }
+            $this->layAll($picks, $day, $halves);
+            $this->layAll($picks, $day, $shares);
         }
+    }
+
+    /**
+     * Picks by the number of their day. Where something is picked for today, what is due today is as good as picked:
+     * there is no other day for it.
+     *
+     * @param  list<int>  $order
+     * @return array<int, list<int>>
+     */
+    private function byDay(array $order): array
+    {
+        $problem = $this->of->problem;
+        $today = $problem->zone->dayOf($problem->now);
+        $end = $problem->zone->day($today)->end;
+        $days = [];
+        $isPicked = false;
+        foreach ($order as $task) {
+            $pick = $problem->tasks[$task]->pick;
+            $due = $problem->tasks[$task]->due?->at;
+            $isPicked = $isPicked || $pick === $today->number;
+            if ($pick !== null) {
+                $days[$pick][] = $task;
+            } elseif ($due !== null && $due > $problem->now && $due <= $end) {
+                $days[$today->number][] = $task;
+            }
+        }
+        if (! $isPicked) {
+            unset($days[$today->number]);
+        }
+        ksort($days);
+
+        return $days;
     }
 
     /**
      * @param  list<int>  $picks
      * @param  array<int, int>  $shares  minutes that are enough; of the others all
-     * @return bool true if of every one of them that much is on that day
+     * @return array<int, int|null> by task: minutes of that which found no place on that day, null if none did
      */
-    private function layAll(array $picks, Interval $day, array $shares): bool
+    private function layAll(array $picks, Interval $day, array $shares): array
     {
-        if ($shares !== []) { // where only parts are laid, none takes the place that another has
-            foreach ($picks as $task) {
-                $this->keepOn($task, $day);
-            }
-        }
-        $all = true;
+        $all = [];
         foreach ($picks as $task) {
-            $this->keepOn($task, $day);
             $before = clone $this->table;
-            $missing = $this->layWithPredecessors($task, $day, $shares[$task] ?? null);
-            if ($missing === null) {
+            $all[$task] = $this->layWithPredecessors($task, $day, $shares[$task] ?? null);
+            if ($all[$task] === null) {
                 $this->table = $before;
             }
-            $all = $all && $missing === 0;
         }
 
         return $all;
@@ -187,11 +213,15 @@ final class Commitments
         return null;
     }
 
-    /** Keeps what the last plan has of a task on a day, if nothing else must be finished first. */
-    private function keepOn(int $task, Interval $day): void
+    /**
+     * Keeps what the last plan has of a task on a day, if nothing else must be finished first.
+     *
+     * @param  int  $most  minutes: nothing more is kept once there are so many
+     */
+    private function keepOn(int $task, Interval $day, int $most = PHP_INT_MAX): void
     {
         foreach ($this->of->after[$task] === [] ? $this->of->before[$task] ?? [] : [] as [$start, $end]) {
-            if ($start >= $day->start && $end <= $day->end && $start >= $this->of->release[$task]) {
+            if ($this->table->keptMinutes($task) < $most && $start >= $day->start && $end <= $day->end && $start >= $this->of->release[$task]) {
                 $this->keep($task, $start, $end);
             }
         }
