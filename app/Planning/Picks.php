@@ -46,6 +46,12 @@ final readonly class Picks
         return ['picked_on' => $day->asString(), ...($task->not_before !== null && $task->not_before >= $end ? ['not_before' => null] : [])];
     }
 
+    /** Of such a share, what would do on a day on which not all picks fit: half of it, if the task goes on elsewhere. */
+    public static function least(int $left): int
+    {
+        return $left > self::MOST_A_DAY ? intdiv(self::MOST_A_DAY, 2) : $left;
+    }
+
     /** Of so many minutes left, those that a pick stands for on its day, on which so many were worked already. */
     public static function share(int $left, int $worked = 0): int
     {

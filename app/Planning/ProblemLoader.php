@@ -26,6 +26,9 @@ final readonly class ProblemLoader
     /** Minutes of the local day from and until. */
     private const PARTS = ['morning' => [0, 720], 'afternoon' => [720, 1080], 'evening' => [1080, 1440]];
 
+    /** Nobody likes to be taken from what takes so few minutes: it is done in one go. */
+    private const IN_ONE_GO = 30;
+
     public function __construct(private WorkTimeLoader $times) {}
 
     /**
@@ -128,7 +131,7 @@ final readonly class ProblemLoader
             hours: (string) $task->hoursSet(),
             due: $due === null ? null : new DueDate($due, $task->due_hard),
             notBefore: $task->not_before === null ? null : RowMapper::minute($task->not_before),
-            minChunk: $task->splits ? $task->min_chunk : $minutes,
+            minChunk: $task->splits && $minutes > min(self::IN_ONE_GO, $task->max_chunk) ? $task->min_chunk : $minutes,
             maxChunk: $task->splits ? $task->max_chunk : max($minutes, $task->max_chunk),
             after: ($left[$before] ?? 0) > 0 ? [(string) $before] : [],
             demand: $task->demand,

@@ -55,7 +55,7 @@ final readonly class Proposal
             foreach ($proposal->picks as $id) {
                 $one = $able[(int) $id];
                 $isKey = in_array($id, $proposal->keys, true) && $keys-- > 0;
-                $picks[] = ['task' => $tasks[$one->id], 'minutes' => Picks::share((int) $one->left), 'key' => $isKey, 'why' => self::why($user, $one, $tasks[$one->id], $picked, $day, $now), 'picked' => $picked->isFor($tasks[$one->id], $day)];
+                $picks[] = ['task' => $tasks[$one->id], 'minutes' => $proposal->minutesOf[$id], 'key' => $isKey, 'why' => self::why($user, $one, $tasks[$one->id], $picked, $day, $now), 'picked' => $picked->isFor($tasks[$one->id], $day)];
             }
             foreach ($proposal->waiting as $one) {
                 count($waiting) < self::SHOWN_WAITING ? $waiting[] = ['task' => $tasks[(int) $one->id], 'minutes' => $one->minutes, 'until' => $one->waitsUntil] : $left++;
@@ -78,7 +78,7 @@ final readonly class Proposal
     {
         $latest = $one->due === null ? null : ($time->open($one->set)->latestStart((int) $one->left, $one->due) ?? RowMapper::minute($now));
 
-        return new DayCandidate((string) $one->id, Picks::share((int) $one->left), $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $latest);
+        return new DayCandidate((string) $one->id, Picks::share((int) $one->left), $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $latest, Picks::least((int) $one->left));
     }
 
     /** The reason a candidate is there. */

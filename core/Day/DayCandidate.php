@@ -12,6 +12,7 @@ final readonly class DayCandidate
      * @param  int  $pull  0 to 100
      * @param  bool  $picked  already; it stays if it fits at all
      * @param  int|null  $waitsUntil  the moment it can wait until without being late; null = no date hurries it
+     * @param  int|null  $least  minutes that would do on a day on which not all that is picked fits; null = all of them
      */
     public function __construct(
         public string $id,
@@ -20,5 +21,12 @@ final readonly class DayCandidate
         public bool $deep = false,
         public bool $picked = false,
         public ?int $waitsUntil = null,
+        public ?int $least = null,
     ) {}
+
+    /** The same with other minutes. */
+    public function taking(int $minutes): self
+    {
+        return new self($this->id, $minutes, $this->pull, $this->deep, $this->picked, $this->waitsUntil, $this->least);
+    }
 }

@@ -20,6 +20,7 @@ final readonly class DayProposal
      * @param  list<string>  $picks  those with the most pull first
      * @param  list<string>  $keys  of the picks, at most three: those with the most pull
      * @param  list<DayCandidate>  $waiting  what does not fit, what can wait least first
+     * @param  array<int|string, int>  $minutesOf  each pick, by its id
      * @param  int  $minutes  of all picks together
      * @param  int  $deepMinutes  of the deep ones
      */
@@ -27,6 +28,7 @@ final readonly class DayProposal
         public array $picks,
         public array $keys,
         public array $waiting,
+        public array $minutesOf,
         public int $minutes,
         public int $deepMinutes,
     ) {}
@@ -34,13 +36,41 @@ final readonly class DayProposal
     /**
      * The set of candidates with the most pull together that fits under the load line and the deep limit: a knapsack
      * with two limits, solved exactly by dynamic programming over steps of five minutes (R. Bellman, "Dynamic
-     * programming", 1957). What is picked already comes first, then the pull of the others decides.
+     * programming", 1957). What is picked already comes first, then the pull of the others decides. Where some of that
+     * has no room, long ones take the least that would do if more of it fits so, and then what is left, most pull first.
      *
      * @param  list<DayCandidate>  $candidates
      * @param  int  $loadLine  minutes that the day can carry
      * @param  int  $deepLimit  minutes of it that may be deep
      */
     public static function of(array $candidates, int $loadLine, int $deepLimit): self
+    {
+        $proposal = self::within($candidates, $loadLine, $deepLimit);
+        $waits = static fn (self $one): int => count(array_filter($one->waiting, static fn (DayCandidate $candidate): bool => $candidate->picked));
+        if ($waits($proposal) === 0) {
+            return $proposal;
+        }
+        $least = array_map(static fn (DayCandidate $one): DayCandidate => $one->taking($one->least ?? $one->minutes), $candidates);
+        $shorter = self::within($least, $loadLine, $deepLimit);
+        if ($waits($shorter) >= $waits($proposal)) {
+            return $proposal;
+        }
+        $free = $loadLine - $shorter->minutes;
+        $freeDeep = $deepLimit - $shorter->deepMinutes;
+        $wanted = array_column(array_map(static fn (DayCandidate $one): array => [$one->id, $one], $candidates), 1, 0);
+        foreach ($shorter->picks as $id) {
+            $more = max(0, min($wanted[$id]->minutes - $shorter->minutesOf[$id], $free, $wanted[$id]->deep ? $freeDeep : PHP_INT_MAX));
+            $more -= $more % self::STEP;
+            $free -= $more;
+            $freeDeep -= $wanted[$id]->deep ? $more : 0;
+            $wanted[$id] = $wanted[$id]->taking($shorter->minutesOf[$id] + $more);
+        }
+
+        return self::taken(array_map(static fn (string $id): DayCandidate => $wanted[$id], $shorter->picks), $shorter->waiting);
+    }
+
+    /** @param  list<DayCandidate>  $candidates */
+    private static function within(array $candidates, int $loadLine, int $deepLimit): self
     {
         usort($candidates, static fn (DayCandidate $a, DayCandidate $b): int => [$b->picked, $b->pull, $a->minutes, $a->id] <=> [$a->picked, $a->pull, $b->minutes, $b->id]);
         $weighed = array_slice($candidates, 0, self::MOST);
@@ -49,6 +79,16 @@ final readonly class DayProposal
         foreach ($candidates as $i => $candidate) {
             isset($chosen[$i]) ? $picks[] = $candidate : $waiting[] = $candidate;
         }
+
+        return self::taken($picks, $waiting);
+    }
+
+    /**
+     * @param  list<DayCandidate>  $picks
+     * @param  list<DayCandidate>  $waiting
+     */
+    private static function taken(array $picks, array $waiting): self
+    {
         usort($picks, static fn (DayCandidate $a, DayCandidate $b): int => [$b->pull, $a->id] <=> [$a->pull, $b->id]);
         usort($waiting, static fn (DayCandidate $a, DayCandidate $b): int => [$a->waitsUntil ?? PHP_INT_MAX, -$a->pull, $a->id] <=> [$b->waitsUntil ?? PHP_INT_MAX, -$b->pull, $b->id]);
         $ids = array_map(static fn (DayCandidate $candidate): string => $candidate->id, $picks);
@@ -57,6 +97,7 @@ final readonly class DayProposal
             $ids,
             array_slice($ids, 0, self::KEYS),
             $waiting,
+            array_column(array_map(static fn (DayCandidate $one): array => [$one->id, $one->minutes], $picks), 1, 0),
             array_sum(array_map(static fn (DayCandidate $candidate): int => $candidate->minutes, $picks)),
             array_sum(array_map(static fn (DayCandidate $candidate): int => $candidate->deep ? $candidate->minutes : 0, $picks)),
         );

@@ -90,7 +90,7 @@ test('an overfull day, a reminder, a forgotten clock and a batch can be used by 
     await expect(page.locator('#difference')).toBeVisible()
     expect(await faultsInBothLights(page)).toEqual([])
 
-    setClock('2026-03-12T08:57:00+00:00')
+    setClock('2026-03-12T17:16:00+00:00') // the hour for closing the day
     await page.goto('/work')
     await expect(page.getByRole('heading', { name: 'The clock still runs' })).toBeVisible()
     await expect(page.locator('.reminder').first()).toBeVisible()

@@ -86,12 +86,12 @@ test('time is reserved, and small tasks dropped on it make a batch', async ({ pa
     await expect(reserve).toHaveAttribute('aria-label', 'Small things, reserved, 16:30–17:15')
 
     const target = await reserve.boundingBox()
-    const drop = await drag(page, block(page, 'Reply to Maas'), { grab: 5, toX: target.x + 60, toY: target.y + 30 })
+    const drop = await drag(page, block(page, 'Courier quotes'), { grab: 5, toX: target.x + 60, toY: target.y + 30 })
     await expect(reserve).toHaveClass(/reserve-aim/)
     await drop.drop()
     await expect(page.locator('#toast')).toContainText('In the batch.')
     await expect(reserve).toHaveAttribute('aria-label', 'Small things, batch of 1, 16:30–17:15')
-    expect(await time(page, 'Reply to Maas')).toBe('16:30–16:45')
+    expect(await time(page, 'Courier quotes')).toBe('16:30–16:50')
 
     const wrong = await drag(page, page.locator('[id^=bank-]').filter({ hasText: 'Wall texts, room 4' }), { toX: target.x + 60, toY: target.y + 30, grab: 6 })
     await wrong.drop()

@@ -23,7 +23,7 @@ async function calendar(page, ...events) {
 async function blocks(page, address = '/shape') {
     await page.goto(address)
     const labels = await page.locator('.sheet a.block').evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')))
-    return labels.map((label) => label.replace(/^(.*), (\d\d:\d\d–\d\d:\d\d), [^,]*(?:, deep)?(, anchored)?(?:, (done|part|passed))?$/, (_, title, time, anchored, state) => `${time} ${title}${anchored ? '!' : ''}${state ? ` (${state})` : ''}`))
+    return labels.map((label) => label.replace(/^(.*), (\d\d:\d\d–\d\d:\d\d), [^,]*(?:, key task)?(?:, deep)?(, anchored)?(?:, (done|part|passed))?$/, (_, title, time, anchored, state) => `${time} ${title}${anchored ? '!' : ''}${state ? ` (${state})` : ''}`))
 }
 
 const keys = (page) => {
@@ -165,20 +165,19 @@ function plus(time, minutes) {
 }
 
 const MORNING = [
-    '09:00–09:30 Call the Porto lender', '09:30–09:50 Courier quotes, three crates', '11:00–12:00 Wall texts, room 3', '12:00–12:25 Budget revision: freight lines',
-    '13:15–13:30 Reply to Maas Archive', '14:00–14:30 Wall texts, room 3', '14:30–15:00 Floor plan review', '15:45–16:15 Floor plan review', '16:15–16:35 Porto insurance wording',
-    '17:30–17:45 Dentist: find a time', '17:45–18:15 Run, canal loop',
+    '09:00–10:00 Wall texts, room 3', '11:00–11:30 Wall texts, room 3', '11:30–12:30 Essay 2 corrections', '13:15–13:30 Reply to Maas Archive', '14:00–14:25 Budget revision: freight lines',
+    '14:25–14:45 Courier quotes, three crates', '14:45–15:00 Case list for Wim', '15:45–16:15 Call the Porto lender', '17:30–17:45 Dentist: find a time', '17:45–18:15 Run, canal loop',
 ]
 
 const THURSDAY = [
-    '09:00–09:10 Call the Porto lender (done)', '09:10–09:34 Courier quotes, three crates (done)', '11:00–11:25 Wall texts, room 3 (part)', '12:00–12:25 Budget revision: freight lines (passed)',
-    '13:15–13:30 Reply to Maas Archive (passed)', '13:30–13:50 Porto insurance wording (passed)', '14:30–15:00 Floor plan review (passed)', '15:45–16:15 Floor plan review (passed)',
-    '17:30–17:45 Dentist: find a time (passed)', '17:45–18:15 Run, canal loop (passed)',
+    '09:00–09:10 Wall texts, room 3 (done)', '09:10–09:44 Essay 2 corrections (done)', '11:10–11:25 Reply to Maas Archive (part)', '14:00–14:25 Budget revision: freight lines (passed)',
+    '14:25–14:45 Courier quotes, three crates (passed)', '14:45–15:00 Case list for Wim (passed)', '15:45–16:15 Call the Porto lender (passed)', '17:30–17:45 Dentist: find a time (passed)',
+    '17:45–18:15 Run, canal loop (passed)',
 ]
 
 const FRIDAY = [
-    '09:00–09:15 Reply to Maas Archive', '09:15–09:40 Budget revision: freight lines', '09:40–10:40 Floor plan review', '12:00–12:30 Porto insurance wording', '13:15–14:00 Grant report: outcomes',
-    '14:00–14:40 Porto insurance wording', '14:40–15:55 Grant report: outcomes', '15:55–16:25 Wall texts, room 4', '17:30–17:45 Dentist: find a time', '17:45–18:15 Run, canal loop',
+    '09:00–11:00 Wall texts, room 4', '12:00–12:20 Courier quotes, three crates', '13:15–14:15 Floor plan review', '14:15–15:15 Wall texts, room 4', '15:15–15:40 Budget revision: freight lines',
+    '15:40–16:10 Call the Porto lender', '17:30–17:45 Dentist: find a time', '17:45–18:15 Run, canal loop',
 ]
 
 for (const [name, hand] of [['by keys alone', keys], ['by pointer', pointer]]) {
@@ -186,8 +185,8 @@ for (const [name, hand] of [['by keys alone', keys], ['by pointer', pointer]]) {
         const day = await wholeDay(page, hand(page))
 
         expect(day.morning).toEqual(MORNING)
-        expect(day.done).toEqual(['Call the Porto lender', 'Courier quotes, three crates'])
-        expect(day.blocked).toBe('Wall texts, room 3')
+        expect(day.done).toEqual(['Wall texts, room 3', 'Essay 2 corrections'])
+        expect(day.blocked).toBe('Reply to Maas Archive')
         expect(day.thursday).toEqual(THURSDAY)
         expect(day.friday).toEqual(FRIDAY)
     })

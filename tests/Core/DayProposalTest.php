@@ -47,6 +47,27 @@ final class DayProposalTest extends TestCase
     }
 
     #[Test]
+    public function long_ones_take_less_where_more_of_what_was_picked_fits_so_and_then_what_is_left(): void
+    {
+        $long = new DayCandidate('long', 120, 90, picked: true, least: 60);
+        $small = static fn (string $id, bool $picked = true): DayCandidate => new DayCandidate($id, 30, 10, picked: $picked);
+        $proposed = static fn (DayProposal $one): array => [$one->picks, $one->minutesOf, $one->minutes];
+
+        self::assertSame([['long', 'a', 'b'], ['long' => 120, 'a' => 30, 'b' => 30], 180], $proposed(DayProposal::of([$long, $small('a'), $small('b')], 180, 240)));
+        self::assertSame([['long', 'a', 'b'], ['long' => 90, 'a' => 30, 'b' => 30], 150], $proposed(DayProposal::of([$long, $small('a'), $small('b')], 150, 240)));
+        self::assertSame([['long', 'a'], ['long' => 120, 'a' => 30], 150], $proposed(DayProposal::of([$long, $small('a'), $small('b', false)], 150, 240)), 'what nobody picked shortens nothing');
+        self::assertSame([['a', 'b'], ['a' => 30, 'b' => 30], 60], $proposed(DayProposal::of([$long, $small('a'), $small('b')], 100, 240)), 'sixty would not fit beside them either');
+    }
+
+    #[Test]
+    public function the_deep_limit_holds_for_what_long_ones_take_more(): void
+    {
+        $proposal = DayProposal::of([new DayCandidate('long', 120, 90, true, true, least: 60), new DayCandidate('deep', 30, 50, true, true), new DayCandidate('small', 30, 10, picked: true)], 200, 105);
+
+        self::assertSame([['long' => 75, 'deep' => 30, 'small' => 30], 105], [$proposal->minutesOf, $proposal->deepMinutes]);
+    }
+
+    #[Test]
     public function what_does_not_fit_can_wait_and_says_how_long(): void
     {
         $proposal = DayProposal::of([

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
 
 /** The guided run through the morning. */
@@ -28,6 +29,20 @@ final class MorningTest extends FeatureTestCase
         $this->post('/plan/pick', ['day' => '2026-03-11', 'picks' => [$essay->id], 'keys' => [$essay->id], 'morning' => 1])->assertRedirect('/shape/2026-03-11?morning=done');
         $this->get('/shape/2026-03-11?morning=done')->assertSeeInOrder(['The day is laid out', 'It fits.', 'Begin']);
         $this->get('/shape')->assertDontSee('Go through the morning');
+    }
+
+    #[Test]
+    public function of_a_task_too_long_for_a_day_as_much_is_laid_on_it_as_was_proposed(): void
+    {
+        $captions = $this->task('Captions', 900, Importance::Low);
+        $this->task('Urgent', 1500, Importance::Vital, dueOn: '2026-03-16');
+        $this->get('/shape?morning=day')->assertSeeInOrder(['Captions', '2 h 00']);
+
+        $this->post('/plan/pick', ['day' => '2026-03-12', 'picks' => [$captions->id], 'keys' => [$captions->id]]);
+
+        self::assertSame(120, $this->ines->blocks()->where('task_id', $captions->id)->where('starts_at', '<', '2026-03-13')->where('starts_at', '>', '2026-03-12')->get()
+            ->sum(static fn ($block): int => (int) $block->starts_at->diffInMinutes($block->ends_at)));
+        self::assertContains('Thu 09:00–11:00 Captions', $this->plan());
     }
 
     #[Test]

@@ -80,10 +80,11 @@ final class Commitments
             } else {
                 $halves = $shares;
             }
+            $found = array_map($this->table->keptMinutes(...), array_combine($picks, $picks));
             $this->table = $before;
             $picks = array_values(array_filter($picks, static fn (int $task): bool => $missing[$task] !== null || isset($shares[$task])));
             foreach ($picks as $task) {
-                $this->keepOn($task, $day, $shares[$task] ?? PHP_INT_MAX);
+                $this->keepOn($task, $day, $found[$task]);
             }
             $this->layAll($picks, $day, $halves);
             $this->layAll($picks, $day, $shares);

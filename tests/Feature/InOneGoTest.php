@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\RevisionCause;
+use App\Planning\Replan;
+use PHPUnit\Framework\Attributes\Test;
+
+/** What takes half an hour at most is not cut into pieces, unless the person wants shorter blocks. */
+final class InOneGoTest extends FeatureTestCase
+{
+    #[Test]
+    public function half_an_hour_waits_for_a_gap_that_holds_it_and_more_is_laid_in_pieces(): void
+    {
+        $this->meeting('Committee', '2026-03-11 09:15', '2026-03-11 11:45');
+        $call = $this->task('Call', 30);
+        $this->layOut();
+        self::assertSame(['Wed 11:45–12:15 Call'], $this->plan());
+
+        $call->update(['estimate' => 45, 'minutes_left' => 45]);
+        $this->layOut();
+        self::assertSame(['Wed 09:00–09:15 Call', 'Wed 11:45–12:15 Call'], $this->plan());
+
+        $call->update(['estimate' => 30, 'minutes_left' => 30, 'max_chunk' => 15]);
+        $this->layOut();
+        self::assertSame(['Wed 09:00–09:15 Call', 'Wed 11:45–12:00 Call'], $this->plan());
+    }
+
+    private function layOut(): void
+    {
+        app(Replan::class)($this->ines->refresh(), \App\Clock::now(), RevisionCause::LaidOut, afresh: true);
+    }
+}
