@@ -19,6 +19,7 @@ use Nekto\Core\Task\Importance;
 use Nekto\Core\Task\Task as CoreTask;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
+use Nekto\Core\Time\LocalDay;
 
 /** Reads a person's open work as a planning problem, in nine queries. */
 final readonly class ProblemLoader
@@ -62,7 +63,7 @@ final readonly class ProblemLoader
             hours: self::byName($time->hours),
             busy: $time->busy,
             tasks: array_values($tasks->filter(static fn (Task $task): bool => $left[$task->id] > 0)
-                ->map(static fn (Task $task): CoreTask => self::task($task, $left, $time, $steps, $picks, $spent[$task->id] ?? 0))->all()),
+                ->map(static fn (Task $task): CoreTask => self::task($task, $left, $time, $steps, $picks, $spent[$task->id] ?? 0, RowMapper::minute($now)))->all()),
             anchored: array_values(array_filter($anchored, static fn (CoreBlock $block): bool => $left[(int) $block->task] > 0)),
             previous: $afresh ? [] : self::coreBlocks($movable, false),
             deepLimit: new DayLimit($user->deep_limit),
@@ -117,11 +118,12 @@ final readonly class ProblemLoader
      * @param  array<int, int>  $left  minutes by task id
      * @param  int  $worked  minutes of it today
      */
-    private static function task(Task $task, array $left, WorkTime $time, Steps $steps, Picks $picks, int $worked): CoreTask
+    private static function task(Task $task, array $left, WorkTime $time, Steps $steps, Picks $picks, int $worked, int $now): CoreTask
     {
         $before = $steps->before[$task->id] ?? 0;
         $minutes = $left[$task->id];
         $pick = $picks->day($task);
+        $pick = $pick === null ? null : self::dayToBe($pick, $minutes, $time, $task->hoursSet(), $now);
         $due = $time->due($task->getAttributes()['due_on'], $task->getAttributes()['due_at'], $task->hoursSet());
 
         return new CoreTask(
@@ -142,6 +144,18 @@ final readonly class ProblemLoader
             key: $task->key,
             waiting: isset($steps->stuck[$task->id]),
         );
+    }
+
+    /** What is picked for today and finds no time in the rest of it is left over for the next day that has open time. */
+    private static function dayToBe(LocalDay $pick, int $minutes, WorkTime $time, int $set, int $now): LocalDay
+    {
+        $end = $time->zone->day($time->first)->end;
+        if (! $pick->equals($time->first) || ! $time->user->carry_picks || $time->open($set)->minutesBetween($now, $end) >= Picks::least($minutes)) {
+            return $pick;
+        }
+        $next = $time->open($set)->between($end, $time->span()->end)->intervals[0] ?? null;
+
+        return $next === null ? $pick : $time->zone->dayOf($next->start);
     }
 
     /**
