@@ -15,6 +15,7 @@ use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -38,5 +39,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(fn (TokenMismatchException $error, Request $request) => back()
             ->withInput($request->except('password', 'password_confirmation', '_token'))
             ->with('status', __('app.page_expired')));
+        // In our own words and style: the framework's pages would come before ours and break the policy for styles.
+        $exceptions->render(fn (HttpExceptionInterface $error, Request $request) => $request->expectsJson() ? null
+            : response()->view($error->getStatusCode() < 500 ? 'errors.4xx' : 'errors.500', ['exception' => $error], $error->getStatusCode(), $error->getHeaders()));
     })
     ->create();

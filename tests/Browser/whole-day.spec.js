@@ -176,8 +176,8 @@ const THURSDAY = [
 ]
 
 const FRIDAY = [
-    '09:00–11:00 Wall texts, room 4', '12:00–12:20 Courier quotes, three crates', '13:15–14:15 Floor plan review', '14:15–15:15 Wall texts, room 4', '15:15–15:40 Budget revision: freight lines',
-    '15:40–16:10 Call the Porto lender', '17:30–17:45 Dentist: find a time', '17:45–18:15 Run, canal loop',
+    '09:00–09:30 Call the Porto lender', '09:30–09:55 Budget revision: freight lines', '09:55–10:15 Courier quotes, three crates', '10:15–11:00 Wall texts, room 4', '12:00–12:25 Case list for Wim',
+    '13:15–14:15 Floor plan review', '14:15–15:15 Wall texts, room 4', '15:20–16:05 Wall texts, room 4', '17:30–17:45 Dentist: find a time', '17:45–18:15 Run, canal loop',
 ]
 
 for (const [name, hand] of [['by keys alone', keys], ['by pointer', pointer]]) {
