@@ -106,6 +106,30 @@ test('on a phone the chosen block is worked from the foot with targets of 48 px'
     }
 })
 
+test('on a phone a thought is caught, a task picked and a block let wait under the thumb', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 })
+    await page.evaluate(() => window.scrollTo(0, 900))
+    await expect(page.locator('.gauge-part')).toBeInViewport()
+    await expect(page.locator('#gauge-sum')).toContainText('free')
+
+    await page.getByLabel('Catch a thought').fill('Ask Wim about the lamps')
+    await page.keyboard.press('Enter')
+    await expect(page.locator('#toast')).toContainText('Caught: Ask Wim about the lamps')
+
+    await page.getByRole('link', { name: /^Bank/ }).click()
+    const row = page.locator('[id^=bank-]').filter({ hasText: 'Read the humidity loggers' })
+    const pick = row.getByRole('button', { name: 'Give it time' })
+    expect((await pick.boundingBox()).height).toBeGreaterThanOrEqual(48)
+    await pick.click()
+    await expect(page.locator('#toast')).toContainText('Placed and anchored.')
+
+    await block(page, 'Courier quotes').click()
+    await expect(page.locator('.why-task')).toContainText('Courier quotes, three crates')
+    await page.getByRole('button', { name: 'Wait', exact: true }).click()
+    await expect(page.locator('#toast')).toContainText('Off this day')
+    await expect(block(page, 'Courier quotes')).toHaveCount(0)
+})
+
 test('reduced motion moves nothing', async ({ page }) => {
     await page.emulateMedia({ reducedMotion: 'reduce' })
     expect(await block(page, 'Budget revision').evaluate((element) => getComputedStyle(element).transitionDuration)).toBe('0s')

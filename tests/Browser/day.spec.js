@@ -76,6 +76,27 @@ test('a drop on a fixed block is refused in plain words and nothing moves', asyn
     expect(await time(page, 'Essay 2 corrections')).toBe('14:45–15:45')
 })
 
+test('a block is marked as a key task by its key, and a fourth is refused with the three named', async ({ page }) => {
+    await expect(page.locator('#sheet-title + .soft')).toContainText('7 picks, 2 key, 3 meetings')
+    await block(page, 'Budget revision').click()
+    await expect(block(page, 'Budget revision')).toHaveAttribute('aria-current', 'true')
+    await page.keyboard.press('k')
+    await expect(page.locator('#toast')).toContainText('A key task of the day.')
+    await expect(block(page, 'Budget revision').locator('.key-word')).toBeVisible()
+    await expect(page.locator('#sheet-title + .soft')).toContainText('7 picks, 3 key')
+
+    await block(page, 'Courier quotes').click()
+    await expect(block(page, 'Courier quotes')).toHaveAttribute('aria-current', 'true')
+    await page.keyboard.press('k')
+    await expect(page.getByRole('alert')).toContainText('“Wall texts, room 3”, “Essay 2 corrections”, “Budget revision: freight lines”')
+    await block(page, 'Budget revision').click()
+    await expect(block(page, 'Budget revision')).toHaveAttribute('aria-current', 'true')
+    await page.keyboard.press('k')
+    await expect(page.locator('#toast')).toContainText('A pick like the others.')
+    await page.keyboard.press('u')
+    await expect(page.locator('#toast')).toContainText('A key task again.')
+})
+
 test('the whole sheet is worked by keys alone', async ({ page }) => {
     await block(page, 'Essay 2 corrections').focus()
     await page.keyboard.press('ArrowDown')
