@@ -96,8 +96,7 @@ final readonly class CloseScreen
         $rows = [];
         foreach ($tasks as $task) {
             $own = $blocks->where('task_id', $task->id);
-            $stood = $own->reject(static fn (Block $block): bool => $block->state === BlockState::Passed); // what was placed again that day counts once
-            $planned = (int) ($stood->isEmpty() ? $own : $stood)->sum(static fn (Block $block): int => RowMapper::time($block)->length());
+            $planned = self::planned($task, $own);
             $actual = WorkScreen::minutes($entries->where('task_id', $task->id), $now);
             $rows[] = ['task' => $task, 'area' => $task->area, 'planned' => $planned, 'actual' => $actual, 'state' => match (true) {
                 $task->done_at !== null => 'done',
@@ -110,6 +109,23 @@ final readonly class CloseScreen
         usort($rows, static fn (array $a, array $b): int => [$a['area']->id, -$a['planned']] <=> [$b['area']->id, -$b['planned']]);
 
         return $rows;
+    }
+
+    /**
+     * What was placed again that day counts once, also where that went by as well.
+     *
+     * @param  Collection<int, Block>  $own
+     */
+    private static function planned(Task $task, Collection $own): int
+    {
+        $length = static fn (Block $block): int => RowMapper::time($block)->length();
+        $stood = $own->reject(static fn (Block $block): bool => $block->state === BlockState::Passed);
+        if ($stood->isNotEmpty()) {
+            return (int) $stood->sum($length);
+        }
+        $whole = (int) $own->sum($length);
+
+        return $task->done_at === null && $task->minutes_left !== null ? min($whole, max($task->minutes_left, (int) $own->max($length))) : $whole;
     }
 
     /**

@@ -49,6 +49,19 @@ final class CloseTest extends FeatureTestCase
     }
 
     #[Test]
+    public function work_that_went_by_twice_on_a_day_was_planned_once(): void
+    {
+        $this->block($this->task('Courier quotes', 30), '2026-03-11 09:00', '2026-03-11 09:30');
+        foreach (['11:00', '17:35'] as $time) {
+            $this->at("2026-03-11 {$time}");
+            $this->get('/shape');
+        }
+        self::assertCount(2, array_filter($this->plan(), static fn (string $line): bool => str_contains($line, '(passed)')));
+
+        $this->get('/close')->assertSeeInOrder(["The day's work", '30 min', '0 min', '−30'], false);
+    }
+
+    #[Test]
     public function three_lines_and_reasons_are_kept_and_the_day_is_closed_and_opened_again(): void
     {
         $task = $this->task('Courier quotes', 30);
