@@ -38,7 +38,7 @@ final readonly class WhyHere
      */
     private function reasons(array $reasons): array
     {
-        $tasks = $this->user->tasks()->findMany(array_filter(array_column($reasons, 'task')))->keyBy('id');
+        $tasks = $this->user->tasks()->with('project')->findMany(array_filter(array_column($reasons, 'task')))->keyBy('id');
         $behind = array_values(array_filter(array_map(
             static fn (array $reason): ?string => $reason['code'] === 'behind_task' ? ($tasks[(int) $reason['task']] ?? null)?->shortTitle() : null,
             $reasons,
@@ -48,13 +48,16 @@ final readonly class WhyHere
             if (in_array($reason['code'], ['behind_task', 'in_time', 'late'], true)) {
                 continue; // named together below; said with the room there is
             }
-            $after = isset($reason['task']) ? ($tasks[(int) $reason['task']] ?? null)?->shortTitle() : null;
+            $after = isset($reason['task']) ? $tasks[(int) $reason['task']] ?? null : null;
+            if (isset($reason['task']) && $after === null) {
+                continue; // it is gone
+            }
             $sentences[] = __("plan.reason.{$reason['code']}", [
                 'at' => isset($reason['at']) ? Times::when($this->user, (int) $reason['at'], $this->now) : '',
                 'end' => isset($reason['end']) ? Times::when($this->user, (int) $reason['end'], $this->now) : '',
-                'task' => $after ?? '',
+                'task' => $after?->shortTitle() ?? '',
                 'context' => $reason['context'] ?? '',
-                'project' => $reason['project'] ?? '',
+                'project' => $after?->project->name ?? '',
                 'part' => $reason['part'] ?? '',
                 'day' => isset($reason['day']) ? (string) CarbonImmutable::parse((new LocalDay((int) $reason['day']))->asString())->format('D j') : '',
             ]);
