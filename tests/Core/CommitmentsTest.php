@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Eris\Generators;
+use Eris\TestTrait;
 use Nekto\Core\Planning\PlanningProblem;
 use Nekto\Core\Planning\Search\Commitments;
 use Nekto\Core\Planning\Search\Compiled;
@@ -17,6 +19,8 @@ use PHPUnit\Framework\TestCase;
 /** What is laid before anything is weighed against anything. */
 final class CommitmentsTest extends TestCase
 {
+    use TestTrait;
+
     #[Test]
     public function without_promises_all_time_stays_free(): void
     {
@@ -93,6 +97,34 @@ final class CommitmentsTest extends TestCase
 
         self::assertSame(['Mon 09:00–10:00 key', 'Mon 10:00–11:00 due today', 'Mon 11:00–12:00 pick'], self::kept(self::picked($week()->build(), ['pick' => 0, 'key' => 0], 'key')));
         self::assertSame(['Tue 09:00–10:00 pick'], self::kept(self::picked($week()->build(), ['pick' => 1])));
+    }
+
+    /** One open day without gaps: whether shares fit is then a sum. */
+    #[Test]
+    public function whatever_is_picked_stays_under_the_line_and_where_the_shares_fit_all_of_them_are_there(): void
+    {
+        $pick = Generators::tuple(Generators::choose(3, 60), Generators::bool());
+        $this->limitTo(300)->forAll(Generators::vector(6, $pick), Generators::choose(6, 96))->disableShrinking()->then(function (array $drawn, int $line): void {
+            $week = self::week()->dayLimit(5 * $line);
+            $days = $wanted = [];
+            foreach ($drawn as $i => [$steps]) {
+                $week->task("t{$i}", 5 * $steps);
+                $days["t{$i}"] = 1;
+                $wanted[] = min(120, 5 * $steps);
+            }
+            $problem = self::picked($week->build(), $days, $drawn[0][1] ? 't0' : '', 120);
+            $got = array_map(static fn (int $i): int => self::commitments($problem)->table->keptMinutes($i), array_keys($drawn));
+
+            self::assertLessThanOrEqual(5 * $line, array_sum($got));
+            foreach ($got as $i => $minutes) {
+                self::assertLessThanOrEqual($wanted[$i] + 10, $minutes, 'no more than its share, but for a rest too short for a block');
+            }
+            if (array_sum($wanted) + 15 * count($wanted) <= 5 * $line) {
+                foreach ($got as $i => $minutes) {
+                    self::assertGreaterThanOrEqual($wanted[$i] - 15, $minutes, "t{$i}");
+                }
+            }
+        });
     }
 
     #[Test]
