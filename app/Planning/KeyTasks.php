@@ -22,12 +22,12 @@ final readonly class KeyTasks
         $today = RowMapper::today($task->user, $now);
         $day->number >= $today->number || throw PlanConflict::passed();
         $picks = new Picks($task->user, $today);
-        $others = $picks->of($task->user->tasks()->where('key', true)->whereKeyNot($task->id)->getQuery(), $day)->pluck('title');
-        if ($others->count() >= DayProposal::KEYS) {
-            throw PlanConflict::threeKeys(array_values($others->map(static fn (string $title): string => "“{$title}”")->all()));
-        }
 
-        return ($this->replan)($task->user, $now, RevisionCause::Key, first: static function () use ($task, $day): void {
+        return ($this->replan)($task->user, $now, RevisionCause::Key, first: static function () use ($task, $day, $picks): void {
+            $others = $picks->of($task->user->tasks()->where('key', true)->whereKeyNot($task->id)->getQuery(), $day)->pluck('title');
+            if ($others->count() >= DayProposal::KEYS) {
+                throw PlanConflict::threeKeys(array_values($others->map(static fn (string $title): string => "“{$title}”")->all()));
+            }
             $task->update(['key' => true, ...Picks::columns($task, $day)]);
         });
     }

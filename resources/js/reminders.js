@@ -8,6 +8,9 @@ const PLACE = 'nekto-reminders'
 /** Milliseconds after which a reminder has lost its point. */
 const OLD = 3_600_000
 
+/** Nobody reads more; what is held is said in an address, which must not grow long. */
+const MOST = 40
+
 let memory = { window: Math.random().toString(36).slice(2), notes: [] }
 
 try {
@@ -58,7 +61,7 @@ export function take(given, settled) {
 }
 
 function keep() {
-    memory.notes = memory.notes.filter(({ at }) => Date.now() - at < OLD)
+    memory.notes = memory.notes.filter(({ at }) => Date.now() - at < OLD).slice(-MOST)
     try {
         sessionStorage.setItem(PLACE, JSON.stringify(memory))
     } catch {

@@ -63,6 +63,16 @@ final class KeyTaskTest extends FeatureTestCase
     }
 
     #[Test]
+    public function who_is_picked_no_more_is_no_key_task_either(): void
+    {
+        $task = $this->task('Texts');
+        $this->mark($task->id);
+        $this->patch("/tasks/{$task->id}", ['picked_on' => '', 'key' => 1])->assertSessionHasNoErrors();
+
+        self::assertSame([null, false], [$task->refresh()->picked_on, $task->key]);
+    }
+
+    #[Test]
     public function the_account_says_what_became_of_each_with_or_without_a_time(): void
     {
         foreach (['Texts' => '2026-03-11 15:00', 'Proofs' => null, 'Quotes' => '2026-03-12 09:00'] as $title => $done) {

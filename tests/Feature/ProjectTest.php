@@ -118,12 +118,12 @@ final class ProjectTest extends FeatureTestCase
         $task = $this->task('Essay', 120);
         $evenings = $this->ines->hoursSets()->latest('id')->firstOrFail();
         $this->patch("/tasks/{$task->id}", [
-            'part' => 'morning', 'splits' => 0, 'hours_set_id' => $evenings->id, 'not_before' => '2026-03-12', 'not_before_time' => '10:30', 'picked_on' => '2026-03-13', 'key' => 1, 'contexts' => 'desk, @phone, desk', 'push' => '1',
+            'part' => 'morning', 'splits' => 0, 'hours_set_id' => $evenings->id, 'not_before' => '2026-03-12', 'not_before_time' => '10:30', 'picked_on' => '2026-03-13', 'contexts' => 'desk, @phone, desk', 'push' => '1',
         ])->assertSessionHasNoErrors();
         $task = $task->refresh()->load('contexts');
 
-        self::assertSame(['morning', false, $evenings->id, '2026-03-12 10:30:00', '2026-03-13', true, ['desk', 'phone'], 1], [
-            $task->part, $task->splits, $task->hours_set_id, $task->not_before?->toDateTimeString(), $task->picked_on, $task->key, $task->contexts->pluck('name')->all(), $task->push->value,
+        self::assertSame(['morning', false, $evenings->id, '2026-03-12 10:30:00', '2026-03-13', ['desk', 'phone'], 1], [
+            $task->part, $task->splits, $task->hours_set_id, $task->not_before?->toDateTimeString(), $task->picked_on, $task->contexts->pluck('name')->all(), $task->push->value,
         ]);
         $this->patch("/tasks/{$task->id}", ['part' => 'noon', 'not_before_time' => '25:00'])->assertSessionHasErrors(['part', 'not_before_time']);
     }

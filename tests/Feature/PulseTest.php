@@ -55,6 +55,16 @@ final class PulseTest extends FeatureTestCase
     }
 
     #[Test]
+    public function what_no_window_would_send_is_refused_and_breaks_nothing(): void
+    {
+        foreach (['held[]=a', 'window[]=a', 'held='.str_repeat('a', 5000), 'window='.str_repeat('a', 50)] as $query) {
+            $this->getJson("/pulse?{$query}")->assertStatus(422);
+        }
+        $this->getJson('/pulse?held=,,a,:,block:1:2')->assertOk()->assertJson(['settled' => []]);
+        $this->getJson('/pulse?window=&held=')->assertOk();
+    }
+
+    #[Test]
     public function it_is_for_those_who_are_signed_in(): void
     {
         auth()->logout();

@@ -22,12 +22,13 @@ final readonly class PulseController
     public function __invoke(Request $request, #[CurrentUser] User $user, Remind $remind): JsonResponse
     {
         $now = Clock::now();
-        $held = array_slice(array_filter(explode(',', $request->string('held')->value())), 0, self::HELD_MOST);
+        $said = $request->validate(['window' => ['nullable', 'string', 'max:40'], 'held' => ['nullable', 'string', 'max:4000']]);
+        $held = array_slice(array_filter(explode(',', $said['held'] ?? '')), 0, self::HELD_MOST);
         $remind($user, $now);
 
         return response()->json([
             'mark' => Pulse::of($user),
-            'reminders' => $remind->give($user, $request->string('window')->limit(40, '')->value(), $held, $now),
+            'reminders' => $remind->give($user, $said['window'] ?? '', $held, $now),
             'settled' => $held === [] ? [] : $remind->settled($user, $held),
         ]);
     }

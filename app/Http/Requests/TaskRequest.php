@@ -51,7 +51,6 @@ final class TaskRequest extends FormRequest
             'part' => ['sometimes', 'nullable', 'in:morning,afternoon,evening'],
             'splits' => ['sometimes', 'boolean'],
             'picked_on' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'before:2200-01-01'],
-            'key' => ['sometimes', 'boolean'],
             'waiting_for' => ['sometimes', 'nullable', 'string', 'max:200'],
             'ask_on' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'before:2200-01-01'],
             'contexts' => ['sometimes', 'nullable', 'string', 'max:1000'],
@@ -105,8 +104,11 @@ final class TaskRequest extends FormRequest
                 $columns[$name] = is_int($read) ? $read : null;
             }
         }
-        foreach (['due_hard', 'splits', 'key'] as $name) {
+        foreach (['due_hard', 'splits'] as $name) {
             $this->has($name) && $columns[$name] = $this->boolean($name);
+        }
+        if ($this->has('picked_on') && ! $this->filled('picked_on')) {
+            $columns['key'] = false; // only a pick can be a key task
         }
         if ($this->has('due_date')) {
             $columns['due_on'] = $this->filled('due_date') && ! $this->filled('due_time') ? $this->input('due_date') : null;
