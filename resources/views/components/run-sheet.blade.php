@@ -57,6 +57,7 @@
         $tails = collect($sheet->tails);
         $foot = $sheet->height - 10;
         $outer = $tails->max('x') ?? 0;
+        $near = $tails->whereNotNull('x')->min('x');
         $later = $tails->where('kind', 'later')->values();
         $rowOf = fn (array $tail): int => (int) $later->search(fn (array $one): bool => $one['x'] === $tail['x']);
         $lower = fn (array $tail): int => 14 * $tails->where('kind', 'today')->filter(fn (array $one): bool => $one['x'] < $tail['x'] && abs($one['to'] - $tail['to']) < 14)->count();
@@ -66,10 +67,10 @@
             @if ($tail['kind'] === 'none')
                 <path class="none" d="M2 {{ $tail['from'] - 4 }}h16" />
             @elseif ($tail['kind'] === 'today')
-                <path class="track" d="M0 {{ $tail['from'] }}H{{ $tail['x'] }}V{{ $tail['to'] }}M{{ $tail['x'] - 6 }} {{ $tail['to'] }}h12" />
+                <path @class(['track', 'track-near' => $tail['x'] === $near]) d="M0 {{ $tail['from'] }}H{{ $tail['x'] }}V{{ $tail['to'] }}M{{ $tail['x'] - 6 }} {{ $tail['to'] }}h12" />
             @else
                 @php $y = $foot - 18 * ($later->count() - 1 - $rowOf($tail)); @endphp
-                <path class="track" d="M0 {{ $tail['from'] }}H{{ $tail['x'] }}V{{ $y }}m-4 -6l4 6l4 -6" />
+                <path @class(['track', 'track-near' => $tail['x'] === $near]) d="M0 {{ $tail['from'] }}H{{ $tail['x'] }}V{{ $y }}m-4 -6l4 6l4 -6" />
                 @if ($tail['x'] < $outer)<path class="track lead" d="M{{ $tail['x'] }} {{ $y - 2 }}H{{ $outer + 8 }}" />@endif
             @endif
         @endforeach
@@ -78,9 +79,9 @@
         @if ($tail['kind'] === 'none')
             <span class="tail-label tail-label-none" style="left:calc(var(--lane) + var(--lane-width) + 3px);top:{{ $tail['from'] }}px">{{ $tail['label'] }}</span>
         @elseif ($tail['kind'] === 'today')
-            <span class="tail-label" style="left:calc(var(--lane) + var(--lane-width) + {{ $tail['x'] - 6 }}px);top:{{ $tail['to'] + 3 + $lower($tail) }}px"><span class="sr-only">slack </span>{{ $tail['label'] }}</span>
+            <span @class(['tail-label', 'tail-near' => $tail['x'] === $near]) style="left:calc(var(--lane) + var(--lane-width) + {{ $tail['x'] - 6 }}px);top:{{ $tail['to'] + 3 + $lower($tail) }}px"><span class="sr-only">slack </span>{{ $tail['label'] }}</span>
         @else
-            <span class="tail-label" style="left:calc(var(--lane) + var(--lane-width) + {{ $outer + 10 }}px);top:{{ $foot - 18 * ($later->count() - 1 - $rowOf($tail)) - 10 }}px"><span class="sr-only">can end as late as </span>{{ $tail['label'] }}</span>
+            <span @class(['tail-label', 'tail-far' => $tail['x'] === $near]) style="left:calc(var(--lane) + var(--lane-width) + {{ $outer + 10 }}px);top:{{ $foot - 18 * ($later->count() - 1 - $rowOf($tail)) - 10 }}px"><span class="sr-only">can end as late as </span>{{ $tail['label'] }}</span>
         @endif
     @endforeach
     @php
