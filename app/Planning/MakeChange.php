@@ -66,7 +66,7 @@ final readonly class MakeChange
     {
         $today = RowMapper::today($user, $now);
         $before = $day->equals($today) ? (new Picks($user, $today))->withLeftOvers($user->tasks()->getQuery()) : $user->tasks()->where('picked_on', $day->asString())->getQuery();
-        $before->whereNotIn('id', $change->tasks)->update(['picked_on' => null, 'key' => false]);
+        $before->whereNull('done_at')->whereNotIn('id', $change->tasks)->update(['picked_on' => null, 'key' => false]); // what is done stays the day's
         foreach ($user->tasks()->whereKey($change->tasks)->with('user')->get() as $task) {
             $task->update(['key' => in_array($task->id, $change->keys, true), ...Picks::columns($task, $day)]);
         }

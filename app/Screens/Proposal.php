@@ -40,7 +40,7 @@ final readonly class Proposal
         $picked = new Picks($user, RowMapper::today($user, $now));
         $picks = $waiting = [];
         $line = $minutes = $deep = $left = 0;
-        $keys = DayProposal::KEYS;
+        $keys = DayProposal::KEYS - $picked->of($user->tasks()->where('key', true)->whereNotNull('done_at')->getQuery(), $day)->count();
         $deepLeft = $user->deep_limit;
         $fixed = Blocks::during($user, $time->zone->day($day))->where('state', BlockState::Planned)->where('ends_at', '>', $now)->where(static fn ($query) => $query->where('anchored', true)->orWhere('starts_at', '<=', $now))->pluck('task_id')->flip()->all();
         $end = $time->zone->day($day)->end; // what is due by then cannot wait: like a pick, it comes before all others

@@ -116,6 +116,30 @@ final class ProposalTest extends FeatureTestCase
     }
 
     #[Test]
+    public function a_key_task_that_is_done_stays_one_of_the_three_when_the_day_is_proposed_again(): void
+    {
+        $done = $this->task('Done', 30);
+        $done->update(['picked_on' => '2026-03-11', 'key' => true, 'done_at' => $this->utc('2026-03-11 08:30'), 'minutes_left' => 0]);
+        $ids = array_map(fn (int $i): int => $this->task("Report {$i}", 30)->id, range(1, 4));
+        self::assertSame(2, preg_match_all('/name="keys\[\]" value="\d+" checked/', (string) $this->get('/shape?propose=1')->getContent()));
+
+        $this->post('/plan/pick', ['day' => '2026-03-11', 'picks' => $ids, 'keys' => array_slice($ids, 0, 2)])->assertSessionHasNoErrors();
+        self::assertSame(['2026-03-11', true], [$done->refresh()->picked_on, $done->key]);
+        $this->get('/close')->assertSee('Key task Done: kept.');
+    }
+
+    #[Test]
+    public function where_nothing_fits_there_is_nothing_to_take_but_the_next_day_to_look_at(): void
+    {
+        $task = $this->task('Essay');
+        $task->update(['picked_on' => '2026-03-11']);
+        $this->at('2026-03-11 18:40');
+
+        $this->get('/shape?propose=1')->assertSee('Nothing weighed and estimated fits this day.')->assertDontSee('Take it and lay it out')->assertSee('/shape/2026-03-12?propose=1', false);
+        self::assertSame('2026-03-11', $task->refresh()->picked_on);
+    }
+
+    #[Test]
     public function more_than_three_key_tasks_and_tasks_of_others_are_refused(): void
     {
         $ids = array_map(fn (int $i): int => $this->task("Task {$i}")->id, range(1, 4));

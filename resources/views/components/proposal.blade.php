@@ -13,7 +13,7 @@
                 <label class="key-mark"><input type="checkbox" name="keys[]" value="{{ $pick['task']->id }}" @checked($pick['key']) aria-label="{{ $pick['task']->title }} is a key task"> key</label></li>
         @endforeach
     </ul>
-    <div class="actions"><button class="button button-main">Take it and lay it out</button><button class="button" formmethod="get" formaction="/shape/{{ $day->asString() }}" name="change" value="picks">See it first</button><a class="button" href="{{ $address }}" data-leave>Leave it</a></div>
+    <div class="actions">@if ($proposal->picks !== [])<button class="button button-main">Take it and lay it out</button><button class="button" formmethod="get" formaction="/shape/{{ $day->asString() }}" name="change" value="picks">See it first</button>@else<a class="button button-main" href="/shape/{{ $day->plusDays(1)->asString() }}?propose=1">Propose the next day</a>@endif<a class="button" href="{{ $address }}" data-leave>Leave it</a></div>
     @if ($proposal->waiting !== [])
         <div class="section-head"><h2 id="can-wait">Can wait</h2><span class="soft">until its latest start</span></div>
         <ul>@foreach ($proposal->waiting as $one)<li><span class="grow">{{ $one['task']->shortTitle() }}</span><span class="soft">{{ $one['until'] === null ? 'no date hurries it' : Times::when($person, $one['until'], $now) }}</span><span>{{ Times::column($one['minutes']) }}</span></li>@endforeach</ul>
