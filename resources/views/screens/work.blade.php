@@ -72,8 +72,9 @@
                 </div>
             </section>
         @else
-            <div class="section-head"></div>
-            <div class="empty"><h2>Nothing is laid out for now.</h2><p class="soft">Lay the day out in <a href="/shape">Shape</a>, or begin something from its bank. If that was all, <a href="/close">close the day</a>.</p></div>
+            @php $isOver = count($next) === 0; @endphp
+            <div class="empty"><h2>Nothing is laid out for now.</h2><p class="soft">{{ $isOver ? 'Nothing more comes today. If that was all, close the day; or lay out more.' : 'What comes is below. Begin it now, or something else from the bank.' }}</p>
+                <p class="actions"><a @class(['button', 'button-main' => $isOver]) href="/close">Close the day</a><a @class(['button', 'button-main' => ! $isOver]) href="/shape">Shape the day</a></p></div>
         @endif
         <section aria-labelledby="next-title"><div class="section-head"><h2 id="next-title">Next</h2><span class="soft">@if ($nextMeeting){{ Times::duration((int) $now->diffInMinutes($nextMeeting->starts_at)) }} until {{ $nextMeeting->summary }}@endif</span></div>
             <div class="work-next">
