@@ -27,9 +27,9 @@ final readonly class BlockEdit
     {
         FixedTime::ensureFree($block->user, $start, $end, $now, [$block->id], begun: $block->starts_at < $now && $start->equalTo($block->starts_at));
 
-        return ($this->replan)($block->user, $now, $cause, first: function () use ($block, $start, $end): void {
+        return ($this->replan)($block->user, $now, $cause, first: function () use ($block, $start, $end, $now): void {
             $block->update(['starts_at' => $start, 'ends_at' => $end, 'anchored' => true, 'kept' => false, 'reserve_id' => null]);
-            $this->growToFit($block->task);
+            $this->growToFit($block->task, $now);
         });
     }
 
@@ -48,7 +48,7 @@ final readonly class BlockEdit
         if ($minutes === 0) {
             $last = self::fixed($task, $now)->last() ?? throw PlanConflict::notPlannable();
 
-            return $this->move($last, $start, $start->addMinutes(RowMapper::time($last)->length()), $now, RevisionCause::Placed);
+            return $this->move($last->setRelation('user', $task->user)->setRelation('task', $task), $start, $start->addMinutes(RowMapper::time($last)->length()), $now, RevisionCause::Placed);
         }
         FixedTime::ensureFree($task->user, $start, $start->addMinutes($minutes), $now);
 
@@ -134,10 +134,9 @@ final readonly class BlockEdit
         $block->update(['state' => $state, 'ends_at' => $end, 'kept' => false]);
     }
 
-    private function growToFit(Task $task): void
+    private function growToFit(Task $task, CarbonImmutable $now): void
     {
-        $fixed = $task->blocks()->where('state', BlockState::Planned)->where('anchored', true)->get()
-            ->sum(static fn (Block $block): int => RowMapper::time($block)->length());
+        $fixed = (int) self::fixed($task, $now)->sum(static fn (Block $block): int => RowMapper::time($block)->length());
         if ($fixed > (int) $task->minutes_left) {
             $task->update(['minutes_left' => $fixed, 'estimate' => max((int) $task->estimate, $fixed)]);
         }

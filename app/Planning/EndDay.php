@@ -22,9 +22,11 @@ final readonly class EndDay
 
         return ($this->replan)($user, $now, RevisionCause::Ended, first: static function () use ($user, $now, $today, $end): void {
             $user->entries()->whereNull('ends_at')->where('starts_at', '<', $now)->update(['ends_at' => $now]);
+            $user->entries()->whereNull('ends_at')->delete(); // begun this very minute
+            $user->blocks()->where('state', BlockState::Planned)->where('starts_at', $now)->delete();
             $user->blocks()->where('state', BlockState::Planned)->where('starts_at', '<', $now)->where('ends_at', '>', $now)->update(['state' => BlockState::Part, 'ends_at' => $now, 'kept' => false]);
             $user->blocks()->where('state', BlockState::Planned)->where('starts_at', '>=', $now)->where('starts_at', '<', $end)->update(['anchored' => false, 'kept' => false]);
-            (new Picks($user, $today))->withLeftOvers($user->tasks()->getQuery())->whereNull('done_at')->update(['picked_on' => null]);
+            (new Picks($user, $today))->withLeftOvers($user->tasks()->getQuery())->whereNull('done_at')->update(['picked_on' => null, 'key' => false]);
             $user->earlyEnds()->firstOrCreate(['until_at' => $end], ['from_at' => $now]);
         });
     }

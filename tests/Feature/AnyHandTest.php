@@ -27,7 +27,7 @@ final class AnyHandTest extends FeatureTestCase
         $this->random = new Randomizer(new Mt19937($seed));
         $this->meeting('Committee', '2026-03-11 11:00', '2026-03-11 12:00');
         for ($i = 0; $i < 9; $i++) {
-            $this->task("Task {$i}", minutes: 15 * $this->random->getInt(1, 8), importance: Importance::from($this->random->getInt(1, 4)), dueOn: $i % 3 === 0 ? '2026-03-13' : null);
+            $this->task("Task {$i}", minutes: 15 * $this->random->getInt(1, 16), importance: Importance::from($this->random->getInt(1, 4)), dueOn: $i % 3 === 0 ? '2026-03-13' : null);
         }
         $this->post('/plan/lay-out');
         $this->at('2026-03-11 09:20');
@@ -50,20 +50,20 @@ final class AnyHandTest extends FeatureTestCase
     /** @return array<string, array{int}> */
     public static function seeds(): array
     {
-        return array_combine(array_map(static fn (int $seed): string => "seed {$seed}", range(1, 11)), array_map(static fn (int $seed): array => [$seed], range(1, 11)));
+        return array_combine(array_map(static fn (int $seed): string => "seed {$seed}", range(1, 12)), array_map(static fn (int $seed): array => [$seed], range(1, 12)));
     }
 
     /** Does one thing by chance; a refusal with a reason is as good as a change. */
     private function act(): string
     {
-        $block = $this->ines->blocks()->where('state', BlockState::Planned)->where('ends_at', '>', $this->utc('2026-03-11 09:20'))->orderBy('starts_at')->orderBy('id')->limit(8)->get()->values();
+        $block = $this->ines->blocks()->where('state', BlockState::Planned)->where('ends_at', '>', $this->utc('2026-03-11 09:20'))->orderBy('starts_at')->orderBy('id')->with('task')->limit(8)->get()->values();
         if ($block->isEmpty()) {
             return 'nothing left';
         }
         $one = $this->oneOf($block);
         $other = $this->oneOf($block);
         $reserve = $this->ines->reserves()->orderBy('id')->first();
-        [$address, $fields] = match ($this->random->getInt(0, 12)) {
+        [$address, $fields] = match ($this->random->getInt(0, 14)) {
             0, 1 => ["/blocks/{$one->id}", ['_method' => 'PATCH', 'day' => $this->day(), 'start' => $this->clock(), 'minutes' => 15 * $this->random->getInt(1, 6)]],
             2 => ["/blocks/{$one->id}/split", ['first' => 5 * $this->random->getInt(0, 12)]],
             3 => ["/blocks/{$one->id}/join", []],
@@ -76,6 +76,8 @@ final class AnyHandTest extends FeatureTestCase
             10 => ["/tasks/{$one->task_id}/place", ['day' => $this->day()]],
             11 => ['/plan/change', ['kind' => 'wait', 'day' => '2026-03-11', 'tasks' => [$one->task_id]]],
             12 => ['/plan/end-day', []],
+            13 => ["/tasks/{$one->task_id}/key", ['key' => (int) ! $one->task->key, 'day' => $this->day()]],
+            14 => ['/plan/pick', ['day' => $this->day(), 'picks' => [$one->task_id, $other->task_id], 'keys' => [$other->task_id]]],
         };
         $this->post($address, $fields)->assertRedirect();
 

@@ -164,6 +164,22 @@ final class WorkTest extends FeatureTestCase
     }
 
     #[Test]
+    public function what_was_to_begin_this_very_minute_goes_with_the_rest_of_the_day(): void
+    {
+        $texts = $this->task('Wall texts', 60);
+        $block = $this->block($texts, '2026-03-11 14:00', '2026-03-11 15:00');
+        $this->at('2026-03-11 14:00');
+        $this->post("/work/start/{$texts->id}", ['block' => $block->id]);
+        $this->post('/plan/end-day');
+
+        self::assertSame(['Thu 09:00–10:00 Wall texts'], $this->plan());
+        self::assertSame(0, $this->ines->entries()->count(), 'no clock runs on');
+        $this->post('/plan/undo');
+        self::assertSame(['Wed 14:00–15:00 Wall texts'], $this->plan());
+        self::assertSame(1, $this->ines->entries()->whereNull('ends_at')->count());
+    }
+
+    #[Test]
     public function a_day_that_was_ended_can_go_on_and_the_next_one_is_open(): void
     {
         $this->task('Wall texts', 60);
