@@ -13,7 +13,7 @@ const menu = async (page, title) => {
 
 test('a drop in the air says what gives way and what the gauge would show, and leaves nothing behind', async ({ page }) => {
     const sum = page.locator('#gauge-sum')
-    await expect(sum).toContainText('4 h 00 of 4 h 00')
+    await expect(sum).toHaveText('4 h 00 of 4 h 00, 0 min free')
     await drag(page, block(page, 'Budget revision'), { minutes: -65 })
     await expect(page.locator('.drop-note')).toContainText('Essay 2 corrections →')
     await expect(block(page, 'Essay 2 corrections')).toHaveClass(/gives-way/)
@@ -22,7 +22,7 @@ test('a drop in the air says what gives way and what the gauge would show, and l
     await page.mouse.move(1200, 780, { steps: 4 }) // off the sheet: nothing is set down
     await page.mouse.up()
     await expect(page.locator('.drop-note')).toHaveCount(0)
-    await expect(sum).toContainText('4 h 00 of 4 h 00')
+    await expect(sum).toHaveText('4 h 00 of 4 h 00, 0 min free')
     expect(await time(page, 'Budget revision')).toBe('15:45–16:10')
 })
 
