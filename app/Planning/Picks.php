@@ -69,6 +69,12 @@ final readonly class Picks
         return $this->day($task)?->number === $day->number;
     }
 
+    /** One of the at most three that make that day a success. */
+    public function isKey(Task $task, LocalDay $day): bool
+    {
+        return $task->key && $this->isFor($task, $day);
+    }
+
     /**
      * @param  Builder<Task>  $tasks
      * @return Builder<Task> those whose pick stands for that day

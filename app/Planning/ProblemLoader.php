@@ -117,6 +117,7 @@ final readonly class ProblemLoader
     /**
      * @param  array<int, int>  $left  minutes by task id
      * @param  int  $worked  minutes of it today
+     * @param  int  $now  minutes since 1970-01-01T00:00Z
      */
     private static function task(Task $task, array $left, WorkTime $time, Steps $steps, Picks $picks, int $worked, int $now): CoreTask
     {
@@ -146,7 +147,12 @@ final readonly class ProblemLoader
         );
     }
 
-    /** What is picked for today and finds no time in the rest of it is left over for the next day that has open time. */
+    /**
+     * What is picked for today and finds no time in the rest of it is left over for the next day that has open time.
+     *
+     * @param  int  $minutes  of it that are left
+     * @param  int  $now  minutes since 1970-01-01T00:00Z
+     */
     private static function dayToBe(LocalDay $pick, int $minutes, WorkTime $time, int $set, int $now): LocalDay
     {
         $end = $time->zone->day($time->first)->end;

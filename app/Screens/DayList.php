@@ -22,7 +22,7 @@ final readonly class DayList
     private const EVENING = 1080;
 
     /**
-     * @param  array<string, list<array{task: Task, minutes: int, from: int|null, done: bool}>>  $parts  by part of the day
+     * @param  array<string, list<array{task: Task, minutes: int, from: int|null, done: bool, key: bool}>>  $parts  by part of the day
      */
     private function __construct(public array $parts, public int $minutes, public int $done) {}
 
@@ -37,12 +37,12 @@ final readonly class DayList
             $first = $some->first() ?? throw new \LogicException('A group is not empty.');
             $length = (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length());
             $start = $zone->minuteOfDay(RowMapper::start($first));
-            $parts[$start < self::NOON ? 'morning' : ($start < self::EVENING ? 'afternoon' : 'evening')][] = ['task' => $first->task, 'minutes' => $length, 'from' => RowMapper::start($first), 'done' => $first->task->done_at !== null];
+            $parts[$start < self::NOON ? 'morning' : ($start < self::EVENING ? 'afternoon' : 'evening')][] = ['task' => $first->task, 'minutes' => $length, 'from' => RowMapper::start($first), 'done' => $first->task->done_at !== null, 'key' => $picks->isKey($first->task, $day)];
             $minutes += $length;
             $done += $first->task->done_at === null ? 0 : $length;
         }
         foreach ($picks->of($user->tasks()->with(['area', 'project'])->getQuery(), $day)->whereNotIn('id', $blocks->pluck('task_id'))->orderBy('id')->get() as $task) {
-            $parts[$task->part ?? 'any time'][] = ['task' => $task, 'minutes' => (int) ($task->minutes_left ?? 0), 'from' => null, 'done' => $task->done_at !== null];
+            $parts[$task->part ?? 'any time'][] = ['task' => $task, 'minutes' => (int) ($task->minutes_left ?? 0), 'from' => null, 'done' => $task->done_at !== null, 'key' => $task->key];
             $minutes += (int) $task->minutes_left;
         }
 

@@ -90,7 +90,7 @@ final readonly class RunSheet
         $span = self::span($time, $day, $whole, $hours, $timed, $blocks);
         $place = static fn (int $minute): float => round(($minute - $span->start) * self::SCALE, 1);
         $minute = RowMapper::minute($now);
-        $sheetBlocks = $blocks->map(static fn (Block $block): array => self::block($block, $time, $span, $candidates, $now, $chosen, $block->task->key && $picks->isFor($block->task, $day)))->values()->all();
+        $sheetBlocks = $blocks->map(static fn (Block $block): array => self::block($block, $time, $span, $candidates, $now, $chosen, $picks->isKey($block->task, $day)))->values()->all();
         $busy = $timed->filter(static fn (Occurrence $one): bool => RowMapper::blocks($one));
 
         return new self(

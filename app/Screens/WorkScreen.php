@@ -10,6 +10,7 @@ use App\Models\Entry;
 use App\Models\Occurrence;
 use App\Models\User;
 use App\Planning\Blocks;
+use App\Planning\Picks;
 use App\Planning\RowMapper;
 use App\Work\Timer;
 use Carbon\CarbonImmutable;
@@ -44,6 +45,7 @@ final readonly class WorkScreen
             'block' => $current,
             'task' => $task,
             'candidate' => $candidate,
+            'isKey' => $task !== null && (new Picks($user, $today))->isKey($task, $today),
             'meeting' => $meeting === null ? null : MeetingScreen::of($user, $meeting),
             'forgotten' => $forgotten = Timer::forgotten($user, $now),
             'forgottenTask' => $forgotten?->task_id === null ? null : $user->tasks()->withTrashed()->find($forgotten->task_id),

@@ -108,6 +108,8 @@ test('on a phone the chosen block is worked from the foot with targets of 48 px'
 
 test('on a phone a thought is caught, a task picked and a block let wait under the thumb', async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 })
+    await expect(page.getByRole('link', { name: 'Thu 12' })).toBeVisible()
+    expect(await faultsInBothLights(page)).toEqual([])
     await page.evaluate(() => window.scrollTo(0, 900))
     await expect(page.locator('.gauge-part')).toBeInViewport()
     await expect(page.locator('#gauge-sum')).toContainText('free')

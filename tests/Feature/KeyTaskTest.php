@@ -63,6 +63,22 @@ final class KeyTaskTest extends FeatureTestCase
     }
 
     #[Test]
+    public function the_key_task_of_another_day_is_none_of_today_on_any_screen(): void
+    {
+        $task = $this->task('Texts');
+        $this->block($task, '2026-03-11 09:00', '2026-03-11 10:00', anchored: true);
+        $task->update(['picked_on' => '2026-03-12', 'key' => true]);
+        $screens = ['/shape' => 'key-word', '/shape/2026-03-11/list' => '· key task', '/work' => '· key task'];
+        foreach ($screens as $address => $mark) {
+            $this->get($address)->assertSee('Texts')->assertDontSee($mark);
+        }
+        $task->update(['picked_on' => '2026-03-11']);
+        foreach ($screens as $address => $mark) {
+            $this->get($address)->assertSee($mark);
+        }
+    }
+
+    #[Test]
     public function who_is_picked_no_more_is_no_key_task_either(): void
     {
         $task = $this->task('Texts');

@@ -28,7 +28,7 @@
         </table>
         <x-minutes-by-hand :entries="$entries" :tasks="$titles" :day="$day->asString()" />
         @if ($areas->isEmpty())<div class="empty"><p class="soft">Nothing was planned or worked on this day.</p></div>@endif
-        <p class="soft">{{ Times::duration($actual) }} of work, {{ Times::duration($held) }} in {{ count($meetings) }} {{ count($meetings) === 1 ? 'meeting' : 'meetings' }}, {{ Times::duration($breaks) }} of breaks.
+        <p class="soft">{{ Times::duration($actual) }} of work, {{ Times::duration($held) }} in {{ trans_choice('shape.count.meetings', count($meetings)) }}, {{ Times::duration($breaks) }} of breaks.
             @if (count($unplanned)) Not planned: {{ implode(', ', array_map(fn ($row) => $row['task']->title.' '.Times::duration($row['actual']), $unplanned)) }}.@endif
             @foreach ($keys as $key) Key task {{ $key['title'] }}: {{ $key['state'] }}.@endforeach</p>
         @if (count($taught))

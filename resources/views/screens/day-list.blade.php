@@ -10,7 +10,7 @@
                 <li id="listed-{{ $row['task']->id }}">
                     <form method="post" action="/tasks/sort">@csrf<input type="hidden" name="ids[]" value="{{ $row['task']->id }}"><button class="tick" name="to" value="done" data-key="d" aria-pressed="{{ $row['done'] ? 'true' : 'false' }}" aria-label="{{ $row['task']->title }} done" @disabled($row['done'])></button></form>
                     <span class="swatch hue-{{ $row['task']->area->hue }}" title="{{ $row['task']->area->name }}"></span>
-                    <span class="grow"><a href="/tasks/{{ $row['task']->id }}" data-row @class(['struck' => $row['done']])>{{ $row['task']->title }}</a> <span class="soft">{{ $row['task']->project?->name }} @if ($row['task']->key) · key task @endif</span></span>
+                    <span class="grow"><a href="/tasks/{{ $row['task']->id }}" data-row @class(['struck' => $row['done']])>{{ $row['task']->title }}</a> <span class="soft">{{ $row['task']->project?->name }} @if ($row['key']) · key task @endif</span></span>
                     @if ($withTimes && $row['from'] !== null)<span class="soft">{{ Times::clock($person, $row['from']) }}</span>@endif
                     <span>{{ $row['minutes'] ? Times::column($row['minutes']) : '' }}</span>
                 </li>

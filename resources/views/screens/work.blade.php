@@ -42,7 +42,7 @@
                 <x-spine :importance="$task->importance->value ?? 0" class="work-spine" />
                 <div class="work-body">
                     <div class="work-top">
-                        <div><p>{{ $task->area->name }}{{ $task->project ? ', '.$task->project->name : '' }} @if ($task->key)<span>· key task</span>@endif</p>
+                        <div><p>{{ $task->area->name }}{{ $task->project ? ', '.$task->project->name : '' }} @if ($isKey)<span>· key task</span>@endif</p>
                             <h1 id="work-title">{{ $task->title }}</h1>
                             @if ($candidate)<x-pressure :percent="$candidate->pressure()" /><p>@if ($candidate->due)due {{ Times::when($person, $candidate->due, $now) }}@else no due date @endif @if ($candidate->pressure() !== null) · pressure {{ $candidate->pressure() }} % @endif · pull {{ $candidate->pull->total() }}</p>@endif</div>
                         <div class="work-left"><p class="big" @if ($isOn) data-runs="{{ $until?->getTimestamp() }}" @endif>{{ $left === null ? '–' : Times::duration($left) }}</p>
