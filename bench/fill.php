@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 /* Fills the sample account up to 500 open tasks, laid out, and three years of done blocks and meetings. */
 
-use App\Clock;
 use App\Models\RevisionCause;
 use App\Models\User;
 use App\Planning\Replan;
+use App\Time\Clock;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
 

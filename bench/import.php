@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use App\Clock;
-use App\Exchange\ICalendar\TakeCalendar;
-use App\Exchange\ICalendar\TakeEvents;
+use App\Meetings\TakeCalendar;
+use App\Meetings\TakeEvents;
 use App\Models\User;
+use App\Time\Clock;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Http\UploadedFile;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 /* Fills the sample account up to 2,000 open tasks and 20,000 in all. Nothing is laid out: lists and searches are measured. */
 
-use App\Clock;
 use App\Models\User;
+use App\Time\Clock;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
 

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\AsksAside;
-use App\Http\Middleware\HealPlan;
+use App\Http\Middleware\MendPlan;
 use App\Http\Middleware\SecurityHeaders;
 use App\Models\Block;
 use App\Planning\PlanConflict;
@@ -24,7 +24,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->validateCsrfTokens(except: ['capture']); // a token of its own stands for the session there
-        $middleware->alias(['heal' => HealPlan::class, 'aside' => AsksAside::class]);
+        $middleware->alias(['heal' => MendPlan::class, 'aside' => AsksAside::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/shape');
     })

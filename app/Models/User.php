@@ -195,10 +195,10 @@ final class User extends Authenticatable
         return $this->hasMany(CaptureToken::class)->orderBy('id');
     }
 
-    /** @return HasMany<Preview, $this> */
+    /** @return HasMany<FilePreview, $this> */
     public function previews(): HasMany
     {
-        return $this->hasMany(Preview::class);
+        return $this->hasMany(FilePreview::class);
     }
 
     /** @return HasMany<Subtask, $this> */

@@ -6,8 +6,9 @@ namespace App\Planning;
 
 use App\Models\Block;
 use App\Models\Task;
+use App\Rows\WorkTime;
 use Illuminate\Support\Collection;
-use Nekto\Core\Planning\PlanningProblem;
+use Nekto\Core\Plan\PlanningProblem;
 
 /** A planning problem with the rows it was made from. */
 final readonly class LoadedProblem

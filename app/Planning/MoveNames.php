@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Models\Occurrence;
-use Nekto\Core\Planning\Move;
+use App\Rows\RowMapper;
+use Nekto\Core\Plan\Move;
 use Nekto\Core\Time\Interval;
 
 /** Gives moves the names that a change note says, as they were when the change was made. */

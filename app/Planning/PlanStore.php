@@ -7,9 +7,10 @@ namespace App\Planning;
 use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\User;
+use App\Rows\RowMapper;
 use Carbon\CarbonImmutable;
-use Nekto\Core\Planning\Plan;
-use Nekto\Core\Planning\Reason;
+use Nekto\Core\Plan\Plan;
+use Nekto\Core\Plan\Reason;
 
 /** Stores a plan. Rows of blocks that stay where they are stay the same rows. */
 final readonly class PlanStore

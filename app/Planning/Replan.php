@@ -8,8 +8,9 @@ use App\Models\BlockState;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\User;
+use App\Undo\Journal;
 use Carbon\CarbonImmutable;
-use Nekto\Core\Planning\PlanDifference;
+use Nekto\Core\Plan\PlanDifference;
 use Nekto\Core\Planning\Planner;
 
 /**
@@ -22,7 +23,7 @@ final readonly class Replan
         private ProblemLoader $problems,
         private Planner $planner,
         private PlanStore $plans,
-        private PlanJournal $journal,
+        private Journal $journal,
         private MoveNames $names,
     ) {}
 

@@ -6,6 +6,10 @@ namespace App\Planning;
 
 use App\Models\PlanRevision;
 use App\Models\User;
+use App\Rows\Blocks;
+use App\Rows\Picks;
+use App\Rows\RowMapper;
+use App\Rows\WorkTimeLoader;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Time\LocalDay;

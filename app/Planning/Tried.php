@@ -7,6 +7,7 @@ namespace App\Planning;
 use App\Models\Block;
 use App\Models\PlanRevision;
 use App\Models\Task;
+use App\Rows\WorkTime;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Collection as BaseCollection;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Clock;
 use App\Models\Task;
 use App\Models\User;
-use App\Screens\Frame;
-use App\Tasks\TaskObserver;
+use App\Repeats\TaskObserver;
+use App\Screens\Frame\Frame;
+use App\Time\Clock;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\TransactionBeginning;

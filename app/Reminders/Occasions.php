@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Reminders;
 
+use App\Clock\Timer;
 use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
-use App\Planning\RowMapper;
-use App\Planning\WorkTimeLoader;
+use App\Rows\RowMapper;
+use App\Rows\WorkTimeLoader;
 use App\Wording\Times;
-use App\Work\Timer;
 use Carbon\CarbonImmutable;
 
 /** What there is to be reminded of at a moment. What is done, moved or closed is no occasion any more. */

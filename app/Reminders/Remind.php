@@ -6,7 +6,6 @@ namespace App\Reminders;
 
 use App\Models\Reminder;
 use App\Models\User;
-use App\Outbox\PostMail;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Repeats;
 
 use App\Models\Repeat;
-use App\Planning\RowMapper;
+use App\Rows\RowMapper;
 use Nekto\Core\Capture\FirstDay;
 use Nekto\Core\Time\LocalDay;
 use Sabre\VObject\InvalidDataException;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Repeats;
 
-use App\Clock;
 use App\Models\Task;
-use App\Planning\RowMapper;
-use App\Planning\Zones;
+use App\Rows\RowMapper;
+use App\Time\Clock;
+use App\Time\Zones;
 use Nekto\Core\Time\LocalDay;
 
 /** When an occurrence is done or let go, the next one comes: one at a time, so that what was missed never makes a heap. */

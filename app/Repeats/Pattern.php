@@ -10,8 +10,8 @@ use App\Models\Subtask;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
-use App\Planning\RowMapper;
-use App\Planning\Zones;
+use App\Rows\RowMapper;
+use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Time\LocalDay;
 

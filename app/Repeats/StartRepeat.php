@@ -6,8 +6,8 @@ namespace App\Repeats;
 
 use App\Models\Repeat;
 use App\Models\Task;
-use App\Planning\RowMapper;
-use App\Planning\Zones;
+use App\Rows\RowMapper;
+use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Time\LocalDay;
 

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Wording;
 
 use App\Models\User;
-use App\Planning\RowMapper;
-use App\Planning\Zones;
+use App\Rows\RowMapper;
+use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Capture\DurationReader;
 use Nekto\Core\Capture\FirstDay;
 use Nekto\Core\Capture\Kind;
 use Nekto\Core\Capture\Line;
-use Nekto\Core\Capture\Repeat;
+use Nekto\Core\Capture\Recurrence;
 use Nekto\Core\Capture\Understood;
 use Nekto\Core\Capture\When;
 
@@ -78,7 +78,7 @@ final readonly class Gloss
                 : __('gather.gloss.minutes', ['minutes' => Times::duration($value)]),
             is_int($value) => trans_choice('gather.gloss.times', $value),
             $value instanceof When => __("gather.gloss.{$part->kind->value}", ['when' => $this->when($value)]),
-            $value instanceof Repeat => $this->repeat($value),
+            $value instanceof Recurrence => $this->repeat($value),
             is_string($value) => __("gather.gloss.{$part->kind->value}", ['name' => $value]),
             default => __("gather.gloss.{$part->kind->value}"),
         };
@@ -95,7 +95,7 @@ final readonly class Gloss
         return $when->minuteOfDay === null ? $day : $day.', '.RowMapper::moment($zone->at($when->day, min(1439, $when->minuteOfDay)))->setTimezone($this->user->zone)->format('H:i');
     }
 
-    private function repeat(Repeat $repeat): string
+    private function repeat(Recurrence $repeat): string
     {
         if ($repeat->rule === null) {
             return __('gather.gloss.repeat_after', ['how' => Rules::afterDone((string) $repeat->afterDone)]);

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
-use App\Clock;
 use App\Models\PlanRevision;
 use App\Models\User;
+use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 
 /** What the toast says after a change, and whether it can be undone there. */

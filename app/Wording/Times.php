@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Wording;
 
 use App\Models\User;
-use App\Planning\RowMapper;
-use App\Planning\Zones;
+use App\Rows\RowMapper;
+use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Time\LocalDay;
 

@@ -43,13 +43,13 @@ final readonly class Line
         return $this->when(Kind::At);
     }
 
-    public function repeat(): ?Repeat
+    public function repeat(): ?Recurrence
     {
         $value = $this->first(Kind::Repeat);
 
         $last = $this->first(Kind::Until);
 
-        return $value instanceof Repeat ? (is_int($last) || $last instanceof When ? $value->until($last) : $value) : null;
+        return $value instanceof Recurrence ? (is_int($last) || $last instanceof When ? $value->until($last) : $value) : null;
     }
 
     public function importance(): ?Importance
@@ -94,7 +94,7 @@ final readonly class Line
         return $value instanceof When ? $value : null;
     }
 
-    private function first(Kind $kind): int|string|When|Repeat|Importance|Demand|null
+    private function first(Kind $kind): int|string|When|Recurrence|Importance|Demand|null
     {
         foreach ($this->parts as $part) {
             if ($part->kind === $kind && $part->problem === null) {

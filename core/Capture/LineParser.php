@@ -85,7 +85,7 @@ final readonly class LineParser
         $named = $repeat = $start = null;
         foreach ($parts as $part) {
             $named = $part->kind === Kind::On && $part->value instanceof When ? $part->value->day : $named;
-            $repeat = $part->value instanceof Repeat ? $part->value : $repeat;
+            $repeat = $part->value instanceof Recurrence ? $part->value : $repeat;
             $start = $part->kind === Kind::Start && $part->value instanceof When ? $part->value->day : $start;
         }
 

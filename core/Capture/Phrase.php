@@ -35,7 +35,7 @@ final class Phrase
      * Looks for something of a kind, and takes the first that has a meaning (all, where a line may say it more than once).
      *
      * @param  string  $pattern  without delimiters
-     * @param  \Closure(array<string, string>): (int|string|When|Repeat|Importance|Demand|Problem|null)  $read  gets the named
+     * @param  \Closure(array<string, string>): (int|string|When|Recurrence|Importance|Demand|Problem|null)  $read  gets the named
      *                                                                                                         groups; null: no meaning
      */
     public function look(Kind $kind, string $pattern, \Closure $read): void
@@ -92,9 +92,9 @@ final class Phrase
 
     /**
      * @param  array<array-key, array{string|null, int}>  $match
-     * @param  \Closure(array<string, string>): (int|string|When|Repeat|Importance|Demand|Problem|null)  $read
+     * @param  \Closure(array<string, string>): (int|string|When|Recurrence|Importance|Demand|Problem|null)  $read
      */
-    private static function read(array $match, \Closure $read): int|string|When|Repeat|Importance|Demand|Problem|null
+    private static function read(array $match, \Closure $read): int|string|When|Recurrence|Importance|Demand|Problem|null
     {
         $groups = [];
         foreach ($match as $name => [$words]) {
@@ -113,7 +113,7 @@ final class Phrase
         }
     }
 
-    private function take(Kind $kind, int $at, string $words, int|string|When|Repeat|Importance|Demand|Problem $value): void
+    private function take(Kind $kind, int $at, string $words, int|string|When|Recurrence|Importance|Demand|Problem $value): void
     {
         $start = mb_strlen(substr($this->rest, 0, $at));
         $length = mb_strlen($words);

@@ -19,9 +19,9 @@ final readonly class RepeatReader
     {
         $done = '(?:completion|finishing|finished|(?:(?:it(?:\s+is|[\'’]s)?|being)\s+)?(?:done|completed))';
         $phrase->look(Kind::Repeat, '(?<!\w)(?:(?:repeat|again|every)\s+(?=\w+\s+after)|(?:(?:repeat|again|every)\s+)?(?<count>'.Numbers::COUNT.')\s+)(?<unit>day|week|month|year)s?\s+after\s+'.$done.Phrase::STOP,
-            static fn (array $part): ?Repeat => ($count = Numbers::count($part['count'] ?? 'a')) > 0 ? Repeat::afterDone($count, $part['unit']) : null);
+            static fn (array $part): ?Recurrence => ($count = Numbers::count($part['count'] ?? 'a')) > 0 ? Recurrence::afterDone($count, $part['unit']) : null);
         foreach ($this->patterns() as $pattern => $rule) {
-            $phrase->look(Kind::Repeat, $pattern.Phrase::STOP, static fn (array $part): ?Repeat => ($found = $rule($part)) === null ? null : Repeat::byRule($found));
+            $phrase->look(Kind::Repeat, $pattern.Phrase::STOP, static fn (array $part): ?Recurrence => ($found = $rule($part)) === null ? null : Recurrence::byRule($found));
         }
     }
 

@@ -18,13 +18,13 @@ final readonly class SignReader
     {
         $phrase->look(Kind::Link, '(?:\b(?:link|url):)?https?:\/\/[^\s<>"]*[^\s<>".,;:!?\'’)\]]', static fn (array $part): string => (string) preg_replace('/^(?:link|url):/i', '', $part['all']));
         foreach ($this->keys() as $keys => [$kind, $read]) {
-            $phrase->look($kind, self::BEFORE."(?:{$keys}):(?<name>[^\\s,;]*[^\\s,;.!?])", static fn (array $part): int|string|When|Repeat|Importance|Problem|null => $read($part['name']));
+            $phrase->look($kind, self::BEFORE."(?:{$keys}):(?<name>[^\\s,;]*[^\\s,;.!?])", static fn (array $part): int|string|When|Recurrence|Importance|Problem|null => $read($part['name']));
         }
         $phrase->look(Kind::Project, self::BEFORE.'\+(?<name>[^\s,;+@]*[\p{L}\p{N}])', static fn (array $part): ?string => preg_match('/\p{L}/u', $part['name']) === 1 ? $part['name'] : null);
         $phrase->look(Kind::Context, self::BEFORE.'@(?<name>[\p{L}\p{N}][^\s,;+@]*(?<=[\p{L}\p{N}]))', static fn (array $part): string => $part['name']);
     }
 
-    /** @return array<string, array{Kind, \Closure(string): (int|string|When|Repeat|Importance|Problem|null)}> */
+    /** @return array<string, array{Kind, \Closure(string): (int|string|When|Recurrence|Importance|Problem|null)}> */
     private function keys(): array
     {
         $day = fn (string $text): When|Problem|null => $this->day($text);

@@ -13,13 +13,13 @@ final readonly class Understood
     /**
      * @param  int  $start  in characters
      * @param  int  $length  in characters
-     * @param  int|string|When|Repeat|Importance|Demand|null  $value  minutes; a name, part of the day or address; null with a problem
+     * @param  int|string|When|Recurrence|Importance|Demand|null  $value  minutes; a name, part of the day or address; null with a problem
      */
     public function __construct(
         public Kind $kind,
         public int $start,
         public int $length,
-        public int|string|When|Repeat|Importance|Demand|null $value,
+        public int|string|When|Recurrence|Importance|Demand|null $value,
         public ?Problem $problem = null,
     ) {}
 }

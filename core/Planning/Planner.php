@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Planning;
 
-use Nekto\Core\Planning\Search\Commitments;
-use Nekto\Core\Planning\Search\Compiled;
-use Nekto\Core\Planning\Search\FreeTime;
-use Nekto\Core\Planning\Search\Gathering;
-use Nekto\Core\Planning\Search\HabitTasks;
-use Nekto\Core\Planning\Search\Laying;
-use Nekto\Core\Planning\Search\OrderSearch;
-use Nekto\Core\Planning\Search\Repair;
-use Nekto\Core\Planning\Search\Timetable;
-use Nekto\Core\Planning\Search\UrgencyOrder;
+use Nekto\Core\Plan\Plan;
+use Nekto\Core\Plan\PlanningProblem;
+use Nekto\Core\Plan\Tempo;
+use Nekto\Core\Planning\Layout\Compiled;
+use Nekto\Core\Planning\Layout\FreeTime;
+use Nekto\Core\Planning\Layout\PlanBuilder;
+use Nekto\Core\Planning\Layout\Timetable;
+use Nekto\Core\Planning\Order\OrderSearch;
+use Nekto\Core\Planning\Order\UrgencyOrder;
+use Nekto\Core\Planning\Promises\Commitments;
+use Nekto\Core\Planning\Promises\Gathering;
+use Nekto\Core\Planning\Promises\HabitTasks;
+use Nekto\Core\Planning\Repair\Repair;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
 
@@ -68,7 +71,7 @@ final readonly class Planner
         $out = array_fill_keys($commitments->without, true);
         $orders = array_map(static fn (array $order): array => array_values(array_filter($order, static fn (int $task): bool => ! isset($out[$task]))), $orders);
         [$base, $order] = $this->solve($compiled, $commitments->table, $orders, $effort);
-        $plan = (new Laying($compiled, $base))->plan($order, $commitments->without);
+        $plan = (new PlanBuilder($compiled, $base))->plan($order, $commitments->without);
 
         $reasons = (new Reasons($whole, $plan, $free, $habits->times))->all();
 

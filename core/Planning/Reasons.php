@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Planning;
 
-use Nekto\Core\Planning\Search\DayPart;
-use Nekto\Core\Planning\Search\FreeTime;
-use Nekto\Core\Planning\Search\HabitTime;
+use Nekto\Core\Plan\Block;
+use Nekto\Core\Plan\DayPart;
+use Nekto\Core\Plan\Plan;
+use Nekto\Core\Plan\PlanningProblem;
+use Nekto\Core\Plan\Reason;
+use Nekto\Core\Plan\ReasonCode;
+use Nekto\Core\Planning\Layout\FreeTime;
+use Nekto\Core\Planning\Promises\HabitTime;
 use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Task;
 use Nekto\Core\Time\Interval;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Prospect;
 
-use Nekto\Core\Planning\Plan;
-use Nekto\Core\Planning\PlanningProblem;
+use Nekto\Core\Plan\Plan;
+use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Time\IntervalSet;
 use Nekto\Core\Time\Timeline;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Prospect;
 
-use Nekto\Core\Planning\Block;
-use Nekto\Core\Planning\DayLimit;
-use Nekto\Core\Planning\PlanningProblem;
-use Nekto\Core\Planning\Search\FreeTime;
+use Nekto\Core\Plan\Block;
+use Nekto\Core\Plan\DayLimit;
+use Nekto\Core\Plan\PlanningProblem;
+use Nekto\Core\Planning\Layout\FreeTime;
 use Nekto\Core\Task\Task;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;

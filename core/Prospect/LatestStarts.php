@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Prospect;
 
-use Nekto\Core\Planning\Block;
-use Nekto\Core\Planning\DayLimit;
-use Nekto\Core\Planning\Plan;
-use Nekto\Core\Planning\PlanningProblem;
-use Nekto\Core\Planning\Search\FreeTime;
+use Nekto\Core\Plan\Block;
+use Nekto\Core\Plan\DayLimit;
+use Nekto\Core\Plan\Plan;
+use Nekto\Core\Plan\PlanningProblem;
+use Nekto\Core\Planning\Layout\FreeTime;
 use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Task;
 

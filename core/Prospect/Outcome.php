@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Prospect;
 
-use Nekto\Core\Planning\Plan;
-use Nekto\Core\Planning\PlanningProblem;
+use Nekto\Core\Plan\Plan;
+use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Task\Task;
 
 /** How a plan ends: when each task is finished, what is late, what has no place, and what that costs. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Prospect;
 
+use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Planning\Planner;
-use Nekto\Core\Planning\PlanningProblem;
 use Nekto\Core\Task\DueDate;
 use Nekto\Core\Task\Task;
 use Nekto\Core\Time\Interval;

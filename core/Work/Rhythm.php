@@ -18,7 +18,7 @@ final readonly class Rhythm
     /**
      * Where the person is in it. Time without an entry rests as well as a break does, if it is as long.
      *
-     * @param  list<Stretch>  $stretches  of the day, by start, not overlapping; one that goes on ends at $now
+     * @param  list<Spell>  $stretches  of the day, by start, not overlapping; one that goes on ends at $now
      * @param  int  $now  minutes since 1970-01-01T00:00Z
      * @param  bool  $isOn  the last stretch goes on
      */

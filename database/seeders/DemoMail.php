@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Mailbox\ReadMailbox;
+use App\Catch\ReadMailbox;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 

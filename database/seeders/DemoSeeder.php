@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Accounts\OpenAccount;
-use App\Clock;
-use App\Exchange\ICalendar\CalendarSplitter;
-use App\Exchange\ICalendar\TakeEvents;
+use App\ICalendar\CalendarSplitter;
+use App\Meetings\TakeEvents;
 use App\Models\BlockState;
 use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
 use App\Planning\Replan;
+use App\Time\Clock;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;

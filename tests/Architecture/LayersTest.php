@@ -37,7 +37,7 @@ final class LayersTest extends TestCase
             'models know no planning and no web' => ['app/Models', ['App\\Planning', 'App\\Screens', 'App\\Http', 'App\\Wording', 'Nekto\\Core\\Planning', 'Illuminate\\Http']],
             'controllers do not compute' => ['app/Http/Controllers', ['Nekto\\Core\\Planning', 'Nekto\\Core\\Pressure', 'Nekto\\Core\\Day', 'Nekto\\Core\\Hours']],
             'planning knows no web' => ['app/Planning', ['App\\Http', 'App\\Screens', 'Illuminate\\Http', 'Illuminate\\View']],
-            'screens know no web and change nothing' => ['app/Screens', ['App\\Http', 'App\\Planning\\Replan', 'App\\Planning\\PlanStore', 'App\\Planning\\PlanJournal', 'Illuminate\\Http']],
+            'screens know no web and change nothing' => ['app/Screens', ['App\\Http', 'App\\Planning\\Replan', 'App\\Planning\\PlanStore', 'App\\Undo\\Journal', 'Illuminate\\Http']],
             'formats know no web pages' => ['app/Exchange', ['App\\Http', 'App\\Screens', 'Illuminate\\View']],
             'time knows none of the other concepts' => ['core/Time', ['Nekto\\Core\\Hours', 'Nekto\\Core\\Task', 'Nekto\\Core\\Pressure', 'Nekto\\Core\\Planning', 'Nekto\\Core\\Day', 'Nekto\\Core\\Capture']],
             'hours know time alone' => ['core/Hours', ['Nekto\\Core\\Task', 'Nekto\\Core\\Pressure', 'Nekto\\Core\\Planning', 'Nekto\\Core\\Day', 'Nekto\\Core\\Capture']],

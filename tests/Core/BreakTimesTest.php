@@ -6,8 +6,8 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Nekto\Core\Planning\Breaks;
-use Nekto\Core\Planning\Search\BreakTimes;
+use Nekto\Core\Plan\Breaks;
+use Nekto\Core\Planning\Layout\BreakTimes;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
 use PHPUnit\Framework\Attributes\Test;

@@ -6,11 +6,11 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Nekto\Core\Planning\PlanningProblem;
-use Nekto\Core\Planning\Search\Commitments;
-use Nekto\Core\Planning\Search\Compiled;
-use Nekto\Core\Planning\Search\FreeTime;
-use Nekto\Core\Planning\Search\HabitTime;
+use Nekto\Core\Plan\PlanningProblem;
+use Nekto\Core\Planning\Layout\Compiled;
+use Nekto\Core\Planning\Layout\FreeTime;
+use Nekto\Core\Planning\Promises\Commitments;
+use Nekto\Core\Planning\Promises\HabitTime;
 use Nekto\Core\Task\Task;
 use Nekto\Core\Time\LocalDay;
 use PHPUnit\Framework\Attributes\Test;

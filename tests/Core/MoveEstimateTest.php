@@ -6,11 +6,11 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Nekto\Core\Planning\Search\Compiled;
-use Nekto\Core\Planning\Search\FreeTime;
-use Nekto\Core\Planning\Search\MoveEstimate;
-use Nekto\Core\Planning\Search\Sequence;
-use Nekto\Core\Planning\Search\Timetable;
+use Nekto\Core\Planning\Layout\Compiled;
+use Nekto\Core\Planning\Layout\FreeTime;
+use Nekto\Core\Planning\Layout\Timetable;
+use Nekto\Core\Planning\Order\MoveEstimate;
+use Nekto\Core\Planning\Order\Sequence;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;

@@ -6,16 +6,16 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Nekto\Core\Planning\Plan;
+use Nekto\Core\Plan\Plan;
+use Nekto\Core\Plan\PlanningProblem;
+use Nekto\Core\Plan\Unplaced;
+use Nekto\Core\Planning\Layout\Compiled;
+use Nekto\Core\Planning\Layout\FreeTime;
+use Nekto\Core\Planning\Layout\PlanBuilder;
+use Nekto\Core\Planning\Layout\Timetable;
+use Nekto\Core\Planning\Order\OrderSearch;
+use Nekto\Core\Planning\Order\UrgencyOrder;
 use Nekto\Core\Planning\Planner;
-use Nekto\Core\Planning\PlanningProblem;
-use Nekto\Core\Planning\Search\Compiled;
-use Nekto\Core\Planning\Search\FreeTime;
-use Nekto\Core\Planning\Search\Laying;
-use Nekto\Core\Planning\Search\OrderSearch;
-use Nekto\Core\Planning\Search\Timetable;
-use Nekto\Core\Planning\Search\UrgencyOrder;
-use Nekto\Core\Planning\Unplaced;
 use Nekto\Core\Prospect\Outcome;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
@@ -112,7 +112,7 @@ final class OrderSearchTest extends TestCase
             $problem = RandomProblem::of($seed);
             $compiled = self::compiled($problem);
             $plan = (new Planner($effort))->plan($problem);
-            $byDueDate = (new Laying($compiled, new Timetable($compiled)))->plan((new UrgencyOrder($compiled))->byDueDate());
+            $byDueDate = (new PlanBuilder($compiled, new Timetable($compiled)))->plan((new UrgencyOrder($compiled))->byDueDate());
 
             self::assertLessThanOrEqual(self::judged($problem, $byDueDate), self::judged($problem, $plan));
         });

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Nekto\Core\Planning\InvalidProblem;
-use Nekto\Core\Planning\MoveCause;
-use Nekto\Core\Planning\PlanDifference;
+use Nekto\Core\Plan\InvalidProblem;
+use Nekto\Core\Plan\MoveCause;
+use Nekto\Core\Plan\PlanDifference;
+use Nekto\Core\Plan\ReasonCode;
 use Nekto\Core\Planning\Planner;
-use Nekto\Core\Planning\ReasonCode;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Bench\Checker;
+use Nekto\Core\Plan\InvalidProblem;
+use Nekto\Core\Plan\MoveCause;
+use Nekto\Core\Plan\PlanDifference;
 use Nekto\Core\Planning\Format\PlanWriter;
 use Nekto\Core\Planning\Format\ProblemReader;
-use Nekto\Core\Planning\InvalidProblem;
-use Nekto\Core\Planning\MoveCause;
-use Nekto\Core\Planning\PlanDifference;
 use Nekto\Core\Planning\Planner;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
@@ -287,7 +287,7 @@ final class PracticeTest extends TestCase
     }
 
     /** @param  array<string, mixed>  $change */
-    private static function read(array $change): \Nekto\Core\Planning\PlanningProblem
+    private static function read(array $change): \Nekto\Core\Plan\PlanningProblem
     {
         return (new ProblemReader)->read(json_encode(self::problem($change), JSON_THROW_ON_ERROR));
     }

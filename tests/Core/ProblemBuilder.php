@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Nekto\Core\Planning\Block;
-use Nekto\Core\Planning\DayLimit;
-use Nekto\Core\Planning\Plan;
+use Nekto\Core\Plan\Block;
+use Nekto\Core\Plan\DayLimit;
+use Nekto\Core\Plan\Plan;
+use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Planning\Planner;
-use Nekto\Core\Planning\PlanningProblem;
 use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\DueDate;
 use Nekto\Core\Task\Importance;

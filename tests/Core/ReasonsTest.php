@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Nekto\Core\Planning\Plan;
+use Nekto\Core\Plan\Plan;
+use Nekto\Core\Plan\PlanningProblem;
+use Nekto\Core\Plan\Reason;
 use Nekto\Core\Planning\Planner;
-use Nekto\Core\Planning\PlanningProblem;
-use Nekto\Core\Planning\Reason;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Task\Task;
 use Nekto\Core\Time\IntervalSet;

@@ -6,7 +6,7 @@ namespace Tests\Core;
 
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Work\Rhythm;
-use Nekto\Core\Work\Stretch;
+use Nekto\Core\Work\Spell;
 use Nekto\Core\Work\Turn;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
@@ -48,11 +48,11 @@ final class RhythmTest extends TestCase
             .($turn->breakAt === null ? '' : " at {$turn->breakAt}").($turn->backAt === null ? '' : " until {$turn->backAt}");
     }
 
-    /** @return list<Stretch> */
+    /** @return list<Spell> */
     private static function stretches(string $day): array
     {
         preg_match_all('/([wb])(\d+)-(\d+)/', $day, $found, PREG_SET_ORDER);
 
-        return array_map(static fn (array $one): Stretch => new Stretch(new Interval((int) $one[2], (int) $one[3]), $one[1] === 'b'), $found);
+        return array_map(static fn (array $one): Spell => new Spell(new Interval((int) $one[2], (int) $one[3]), $one[1] === 'b'), $found);
     }
 }

@@ -6,9 +6,9 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Nekto\Core\Planning\Block;
+use Nekto\Core\Plan\Block;
+use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Planning\Planner;
-use Nekto\Core\Planning\PlanningProblem;
 use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Task;
 use Nekto\Core\Time\Interval;

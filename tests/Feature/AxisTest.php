@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Clock;
-use App\Planning\RowMapper;
-use App\Planning\WorkTime;
-use App\Planning\WorkTimeLoader;
-use App\Screens\Axis;
-use App\Screens\Field;
+use App\Rows\RowMapper;
+use App\Rows\WorkTime;
+use App\Rows\WorkTimeLoader;
+use App\Screens\Weigh\Axis;
+use App\Screens\Weigh\Field;
+use App\Time\Clock;
 use Nekto\Core\Pressure\Answer;
 use Nekto\Core\Pressure\DemandCurve;
 use Nekto\Core\Pressure\Push;

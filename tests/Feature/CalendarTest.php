@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Exchange\ICalendar\TakeEvents;
+use App\Meetings\TakeEvents;
 use App\Models\Occurrence;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Clock;
 use App\Models\BlockState;
+use App\Time\Clock;
 use PHPUnit\Framework\Attributes\Test;
 
 /** The day's account. */

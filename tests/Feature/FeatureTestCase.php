@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Accounts\OpenAccount;
-use App\Clock;
 use App\Models\Block;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
+use App\Time\Clock;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Nekto\Core\Task\Importance;

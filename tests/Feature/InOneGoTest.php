@@ -30,6 +30,6 @@ final class InOneGoTest extends FeatureTestCase
 
     private function layOut(): void
     {
-        app(Replan::class)($this->ines->refresh(), \App\Clock::now(), RevisionCause::LaidOut, afresh: true);
+        app(Replan::class)($this->ines->refresh(), \App\Time\Clock::now(), RevisionCause::LaidOut, afresh: true);
     }
 }

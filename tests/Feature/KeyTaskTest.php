@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Clock;
+use App\Time\Clock;
 use PHPUnit\Framework\Attributes\Test;
 
 /** The at most three picks that make the day a success. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Exchange\Mail\HtmlText;
-use App\Exchange\Mail\MailReader;
-use App\Exchange\Mail\ReadMail;
-use App\Exchange\Tasks\UnreadableFile;
+use App\Files\UnreadableFile;
+use App\Mail\HtmlText;
+use App\Mail\MailReader;
+use App\Mail\ReadMail;
 use Carbon\CarbonImmutable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;

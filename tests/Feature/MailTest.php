@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Mailbox\ReadMailbox;
+use App\Catch\ReadMailbox;
 use App\Models\Message;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\File;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Task;
-use App\Planning\Steps;
 use App\Repeats\Pattern;
+use App\Rows\Steps;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Time\LocalDay;
 use PHPUnit\Framework\Attributes\Test;

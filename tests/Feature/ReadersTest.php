@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Clock;
-use App\Exchange\Tasks\CsvReader;
-use App\Exchange\Tasks\Draft;
-use App\Exchange\Tasks\Format;
-use App\Exchange\Tasks\MarkdownReader;
-use App\Exchange\Tasks\PlainText;
-use App\Exchange\Tasks\TodoReader;
-use App\Exchange\Tasks\TodoTxtReader;
-use App\Exchange\Tasks\UnreadableFile;
-use App\Exchange\Tasks\WriteTasks;
+use App\Exchange\CsvReader;
+use App\Exchange\Draft;
+use App\Exchange\Format;
+use App\Exchange\MarkdownReader;
+use App\Exchange\TodoReader;
+use App\Exchange\TodoTxtReader;
+use App\Exchange\WriteTasks;
 use App\Files\KeepFile;
+use App\Files\PlainText;
+use App\Files\UnreadableFile;
+use App\Time\Clock;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;

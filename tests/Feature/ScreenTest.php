@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Clock;
-use App\Screens\Bank;
-use App\Screens\Gauge;
-use App\Screens\RunSheet;
-use App\Screens\ShapeAsk;
-use App\Screens\ShapeScreen;
+use App\Screens\Shape\Bank;
+use App\Screens\Shape\Gauge;
+use App\Screens\Shape\RunSheet;
+use App\Screens\Shape\ShapeAsk;
+use App\Screens\Shape\ShapeScreen;
+use App\Time\Clock;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Time\LocalDay;
 use PHPUnit\Framework\Attributes\Test;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Clock;
 use App\Models\User;
-use App\Planning\RowMapper;
-use App\Planning\WorkTimeLoader;
-use App\Screens\Ribbon;
+use App\Rows\RowMapper;
+use App\Rows\WorkTimeLoader;
+use App\Screens\Frame\Ribbon;
+use App\Time\Clock;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Clock;
+use App\Files\Tidy;
 use App\Models\Task;
 use App\Models\TaskStage;
-use App\Tasks\Tidy;
+use App\Time\Clock;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
 

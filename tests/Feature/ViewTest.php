@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Clock;
+use App\Find\Conditions;
+use App\Find\Question;
+use App\Find\Shipped;
 use App\Models\Task;
 use App\Models\TaskStage;
-use App\Views\Conditions;
-use App\Views\Question;
-use App\Views\Shipped;
+use App\Time\Clock;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Clock;
 use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Planning\Replan;
+use App\Time\Clock;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
 

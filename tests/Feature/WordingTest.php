@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Clock;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
+use App\Time\Clock;
 use App\Wording\ChangeNote;
 use App\Wording\Times;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -107,10 +107,10 @@ final class WordingTest extends FeatureTestCase
     #[Test]
     public function every_cause_and_reason_of_the_core_has_its_words(): void
     {
-        foreach (\Nekto\Core\Planning\MoveCause::cases() as $cause) {
+        foreach (\Nekto\Core\Plan\MoveCause::cases() as $cause) {
             self::assertStringNotContainsString('plan.cause', __("plan.cause.{$cause->value}"));
         }
-        foreach (\Nekto\Core\Planning\ReasonCode::cases() as $code) {
+        foreach (\Nekto\Core\Plan\ReasonCode::cases() as $code) {
             self::assertStringNotContainsString('plan.reason', __("plan.reason.{$code->value}"));
         }
         foreach (RevisionCause::cases() as $cause) {

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Clock;
-use App\Exchange\ICalendar\ExtendMeetings;
-use App\Exchange\ICalendar\TakeEvents;
-use App\Mailbox\ReadMailbox;
+use App\Catch\ReadMailbox;
+use App\Files\Tidy;
+use App\Meetings\ExtendMeetings;
+use App\Meetings\TakeEvents;
 use App\Models\CalendarImport;
 use App\Models\User;
-use App\Planning\Heal;
+use App\Planning\Mend;
 use App\Reminders\Remind;
-use App\Tasks\ComeBack;
-use App\Tasks\Tidy;
+use App\Repeats\ComeBack;
+use App\Time\Clock;
 use Illuminate\Console\Command;
 
 /** What is done each minute for every account. One that fails is reported and keeps nobody else waiting. */
@@ -29,7 +29,7 @@ final class Minute extends Command
 
     protected $description = 'Mends plans, reads mailboxes, reminds, expands repeating meetings, goes on with imports; run it each minute';
 
-    public function handle(Heal $heal, ExtendMeetings $extend, TakeEvents $take, ReadMailbox $mailbox, ComeBack $comeBack, Tidy $tidy, Remind $remind): int
+    public function handle(Mend $heal, ExtendMeetings $extend, TakeEvents $take, ReadMailbox $mailbox, ComeBack $comeBack, Tidy $tidy, Remind $remind): int
     {
         $now = Clock::now();
         $failed = 0;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Capture\CaughtLine;
-use App\Capture\KeepLine;
-use App\Clock;
+use App\Catch\CaughtLine;
+use App\Catch\KeepLine;
 use App\Models\CaptureToken;
 use App\Models\RevisionCause;
 use App\Models\Task;
-use App\Planning\PlanJournal;
+use App\Time\Clock;
+use App\Undo\Journal;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -19,7 +19,7 @@ use Illuminate\Http\Request;
 final readonly class CaptureController
 {
     /** A page that says what was caught, for the bookmarklet. */
-    public function show(Request $request, PlanJournal $journal): View
+    public function show(Request $request, Journal $journal): View
     {
         $token = $this->token($request);
         $task = $token === null ? null : $this->keep($request, $token, $journal);
@@ -28,7 +28,7 @@ final readonly class CaptureController
     }
 
     /** The same for programs. */
-    public function store(Request $request, PlanJournal $journal): JsonResponse
+    public function store(Request $request, Journal $journal): JsonResponse
     {
         $token = $this->token($request);
         if ($token === null) {
@@ -50,7 +50,7 @@ final readonly class CaptureController
         return $token;
     }
 
-    private function keep(Request $request, CaptureToken $token, PlanJournal $journal): ?Task
+    private function keep(Request $request, CaptureToken $token, Journal $journal): ?Task
     {
         $title = mb_substr(trim($request->string('title')->toString()), 0, 1000);
         $address = $request->string('url')->trim()->toString();

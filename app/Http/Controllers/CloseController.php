@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
+use App\Clock\Timer;
 use App\Models\User;
-use App\Planning\RowMapper;
-use App\Screens\CloseScreen;
-use App\Work\Timer;
+use App\Rows\RowMapper;
+use App\Screens\Close\CloseScreen;
+use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;

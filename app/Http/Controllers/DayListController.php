@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
 use App\Models\User;
-use App\Planning\Picks;
-use App\Planning\RowMapper;
-use App\Screens\DayList;
+use App\Rows\Picks;
+use App\Rows\RowMapper;
+use App\Screens\Shape\DayList;
+use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Nekto\Core\Time\InvalidTime;

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
-use App\Exchange\Tasks\CsvReader;
-use App\Exchange\Tasks\Format;
-use App\Exchange\Tasks\PlainText;
-use App\Exchange\Tasks\ReadFile;
-use App\Exchange\Tasks\ReadTasks;
-use App\Exchange\Tasks\TakeDrafts;
-use App\Exchange\Tasks\UnreadableFile;
-use App\Exchange\Tasks\WriteTasks;
+use App\Exchange\CsvReader;
+use App\Exchange\Format;
+use App\Exchange\ReadFile;
+use App\Exchange\ReadTasks;
+use App\Exchange\TakeDrafts;
+use App\Exchange\WriteTasks;
+use App\Files\PlainText;
+use App\Files\UnreadableFile;
 use App\Http\Requests\FileRequest;
-use App\Models\Preview;
+use App\Models\FilePreview;
 use App\Models\User;
+use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -47,7 +47,7 @@ final readonly class FileController
         return redirect("/gather/files/{$preview->id}");
     }
 
-    public function show(Preview $preview, #[CurrentUser] User $user): View
+    public function show(FilePreview $preview, #[CurrentUser] User $user): View
     {
         $read = $this->read($user, $preview);
 
@@ -57,7 +57,7 @@ final readonly class FileController
     }
 
     /** What each column of a table holds. */
-    public function update(Request $request, Preview $preview): RedirectResponse
+    public function update(Request $request, FilePreview $preview): RedirectResponse
     {
         $columns = array_map(static fn (mixed $one): string => is_string($one) && isset(CsvReader::COLUMNS[$one]) ? $one : '', array_values($request->array('columns')));
         $preview->update(['columns' => $columns]);
@@ -65,7 +65,7 @@ final readonly class FileController
         return redirect("/gather/files/{$preview->id}");
     }
 
-    public function take(Preview $preview, #[CurrentUser] User $user, TakeDrafts $take): RedirectResponse
+    public function take(FilePreview $preview, #[CurrentUser] User $user, TakeDrafts $take): RedirectResponse
     {
         $format = Format::from($preview->format);
         [$taken, $known] = $take($user, $this->read($user, $preview)->drafts, $format === Format::Mail ? 'mail' : 'file', Clock::now());
@@ -75,7 +75,7 @@ final readonly class FileController
         return redirect('/gather')->with(['status' => $said, 'undo' => $taken > 0]);
     }
 
-    public function destroy(Preview $preview): RedirectResponse
+    public function destroy(FilePreview $preview): RedirectResponse
     {
         $preview->delete();
 
@@ -92,7 +92,7 @@ final readonly class FileController
         ]);
     }
 
-    private function read(User $user, Preview $preview): ReadTasks
+    private function read(User $user, FilePreview $preview): ReadTasks
     {
         try {
             return (new ReadFile($user, Clock::now()))($preview);

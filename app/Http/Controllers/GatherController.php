@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Capture\CaughtLine;
-use App\Capture\KeepLine;
-use App\Clock;
+use App\Catch\CaughtLine;
+use App\Catch\KeepLine;
 use App\Http\Requests\LinesRequest;
 use App\Models\RevisionCause;
 use App\Models\User;
-use App\Planning\PlanJournal;
-use App\Screens\GatherScreen;
+use App\Screens\Gather\GatherScreen;
+use App\Time\Clock;
+use App\Undo\Journal;
 use App\Wording\Gloss;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -48,7 +48,7 @@ final readonly class GatherController
         ]);
     }
 
-    public function store(LinesRequest $request, #[CurrentUser] User $user, PlanJournal $journal): RedirectResponse
+    public function store(LinesRequest $request, #[CurrentUser] User $user, Journal $journal): RedirectResponse
     {
         $now = Clock::now();
         $caught = new CaughtLine($user, $now);

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
 use App\Http\Requests\DayHoursRequest;
 use App\Http\Requests\WeekHoursRequest;
 use App\Models\HoursException;
 use App\Models\HoursSet;
 use App\Models\User;
 use App\Planning\Replan;
+use App\Time\Clock;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
-use App\Exchange\ICalendar\TakeCalendar;
-use App\Exchange\ICalendar\TakeEvents;
-use App\Exchange\ICalendar\UnreadableCalendar;
+use App\ICalendar\UnreadableCalendar;
+use App\Meetings\TakeCalendar;
+use App\Meetings\TakeEvents;
 use App\Models\CalendarImport;
 use App\Models\Meeting;
 use App\Models\Occurrence;
 use App\Models\RevisionCause;
 use App\Models\User;
-use App\Planning\PlanJournal;
 use App\Planning\Replan;
-use App\Planning\RowMapper;
-use App\Planning\Zones;
+use App\Rows\RowMapper;
+use App\Time\Clock;
+use App\Time\Zones;
+use App\Undo\Journal;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
@@ -92,7 +92,7 @@ final readonly class MeetingController
     }
 
     /** Makes a meeting a task: what must be ready before it, or what follows from it. */
-    public function task(Request $request, Occurrence $occurrence, #[CurrentUser] User $user, PlanJournal $journal): RedirectResponse
+    public function task(Request $request, Occurrence $occurrence, #[CurrentUser] User $user, Journal $journal): RedirectResponse
     {
         $after = $request->input('when') === 'after';
         $title = mb_substr(__($after ? 'meetings.follow_up' : 'meetings.prepare', ['title' => $occurrence->summary]), 0, 200);

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
-use App\Exchange\Tasks\UnreadableFile;
-use App\Mailbox\ReadMailbox;
-use App\Mailbox\TaskOfMessage;
+use App\Catch\ReadMailbox;
+use App\Catch\TaskOfMessage;
+use App\Files\UnreadableFile;
 use App\Models\Message;
 use App\Models\User;
+use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Capture\CaughtLine;
-use App\Capture\KeepLine;
-use App\Clock;
+use App\Catch\CaughtLine;
+use App\Catch\KeepLine;
 use App\Http\Requests\LinesRequest;
 use App\Models\Occurrence;
 use App\Models\RevisionCause;
 use App\Models\User;
-use App\Planning\PlanJournal;
-use App\Screens\MeetingScreen;
+use App\Screens\Work\MeetingScreen;
+use App\Time\Clock;
+use App\Undo\Journal;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -27,7 +27,7 @@ final readonly class OccurrenceController
         return view('screens.meeting', ['meeting' => MeetingScreen::of($user, $occurrence)]);
     }
 
-    public function note(Request $request, Occurrence $occurrence, #[CurrentUser] User $user, PlanJournal $journal, Said $said): RedirectResponse
+    public function note(Request $request, Occurrence $occurrence, #[CurrentUser] User $user, Journal $journal, Said $said): RedirectResponse
     {
         $text = trim((string) $request->validate(['note' => ['nullable', 'string', 'max:20000']])['note']);
         $revision = $journal->record($user, RevisionCause::Changed, Clock::now(), static function () use ($user, $occurrence, $text): array {
@@ -41,7 +41,7 @@ final readonly class OccurrenceController
     }
 
     /** What was decided becomes tasks, one a line, understood as everywhere. */
-    public function decided(LinesRequest $request, Occurrence $occurrence, #[CurrentUser] User $user, PlanJournal $journal): RedirectResponse
+    public function decided(LinesRequest $request, Occurrence $occurrence, #[CurrentUser] User $user, Journal $journal): RedirectResponse
     {
         $now = Clock::now();
         $items = $request->items();

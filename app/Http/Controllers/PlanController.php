@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
+use App\Edits\Change;
+use App\Edits\ChangeKind;
+use App\Edits\EndDay;
+use App\Edits\MakeChange;
 use App\Http\Requests\ChangeRequest;
 use App\Http\Requests\PickRequest;
 use App\Models\RevisionCause;
 use App\Models\User;
-use App\Planning\Change;
-use App\Planning\ChangeKind;
-use App\Planning\EndDay;
-use App\Planning\MakeChange;
-use App\Planning\PlanJournal;
 use App\Planning\Replan;
-use App\Planning\RowMapper;
+use App\Rows\RowMapper;
+use App\Time\Clock;
+use App\Undo\Journal;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
@@ -66,7 +66,7 @@ final readonly class PlanController
         return back()->with($said->about($end->takeBack($user, Clock::now()), __('work.goes_on')));
     }
 
-    public function undo(#[CurrentUser] User $user, PlanJournal $journal): RedirectResponse
+    public function undo(#[CurrentUser] User $user, Journal $journal): RedirectResponse
     {
         $undone = $journal->undo($user, Clock::now());
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
 use App\Models\Project;
 use App\Models\Section;
 use App\Models\User;
 use App\Planning\Replan;
-use App\Screens\ProjectScreen;
+use App\Screens\Project\ProjectScreen;
+use App\Time\Clock;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;

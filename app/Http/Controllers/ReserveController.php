@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
+use App\Edits\Reserves;
 use App\Http\Requests\ReserveRequest;
 use App\Models\Reserve;
 use App\Models\User;
 use App\Planning\PlanConflict;
-use App\Planning\Reserves;
+use App\Time\Clock;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
+use App\Edits\ChangeKind;
 use App\Models\User;
-use App\Planning\ChangeKind;
-use App\Planning\RowMapper;
-use App\Screens\MorningStep;
-use App\Screens\ShapeAsk;
-use App\Screens\ShapeScreen;
+use App\Rows\RowMapper;
+use App\Screens\Shape\MorningStep;
+use App\Screens\Shape\ShapeAsk;
+use App\Screens\Shape\ShapeScreen;
+use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

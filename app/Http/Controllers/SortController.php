@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
+use App\Edits\Destination;
+use App\Edits\Sort;
 use App\Http\Requests\SortRequest;
 use App\Models\User;
-use App\Tasks\Destination;
-use App\Tasks\Sort;
+use App\Time\Clock;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
+use App\Edits\TaskEdit;
 use App\Models\Subtask;
 use App\Models\Task;
-use App\Planning\TaskEdit;
+use App\Time\Clock;
 use App\Wording\Said;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

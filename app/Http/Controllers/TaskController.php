@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
+use App\Edits\TaskEdit;
 use App\Http\Requests\ManyRequest;
 use App\Http\Requests\TaskRequest;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
 use App\Planning\Replan;
-use App\Planning\TaskEdit;
-use App\Screens\TaskScreen;
+use App\Screens\Task\TaskScreen;
+use App\Time\Clock;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
 use App\Models\Repeat;
 use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\Template;
 use App\Models\User;
-use App\Planning\PlanJournal;
-use App\Planning\RowMapper;
 use App\Repeats\NextOccurrence;
 use App\Repeats\Pattern;
 use App\Repeats\StartRepeat;
+use App\Rows\RowMapper;
+use App\Time\Clock;
+use App\Undo\Journal;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -26,7 +26,7 @@ use Nekto\Core\Time\LocalDay;
 /** What comes back: templates, copies, repeating tasks. */
 final readonly class TemplateController
 {
-    public function __construct(private PlanJournal $journal) {}
+    public function __construct(private Journal $journal) {}
 
     public function index(#[CurrentUser] User $user): View
     {

@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
+use App\Edits\BlockEdit;
 use App\Http\Requests\MoveBlockRequest;
 use App\Models\Block;
 use App\Models\Task;
 use App\Models\User;
-use App\Planning\BlockEdit;
 use App\Planning\PlanConflict;
 use App\Planning\Trial;
-use App\Screens\Preview;
+use App\Screens\Shape\DropPreview;
+use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 
 /** What a drop would do, asked while it is still in the air. */
 final readonly class TryController
 {
-    public function __construct(private BlockEdit $edit, private Trial $trial, private Preview $preview) {}
+    public function __construct(private BlockEdit $edit, private Trial $trial, private DropPreview $preview) {}
 
     public function move(MoveBlockRequest $request, Block $block, #[CurrentUser] User $user): JsonResponse
     {

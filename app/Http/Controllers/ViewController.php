@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
+use App\Find\Question;
+use App\Find\Search;
+use App\Find\Shipped;
 use App\Models\SavedView;
 use App\Models\User;
-use App\Screens\ViewScreen;
-use App\Views\Question;
-use App\Views\Search;
-use App\Views\Shipped;
+use App\Screens\View\ViewScreen;
+use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;

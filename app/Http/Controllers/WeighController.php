@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
+use App\Edits\TaskEdit;
 use App\Http\Requests\WeighRequest;
 use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\User;
-use App\Planning\TaskEdit;
-use App\Screens\WeighScreen;
+use App\Screens\Weigh\WeighScreen;
+use App\Time\Clock;
 use App\Wording\Said;
 use App\Wording\Times;
 use Illuminate\Container\Attributes\CurrentUser;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Clock;
+use App\Clock\Timer;
 use App\Http\Requests\BlockedRequest;
 use App\Http\Requests\BlockRequest;
 use App\Http\Requests\EntryRequest;
@@ -15,10 +15,10 @@ use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\User;
 use App\Planning\PlanConflict;
-use App\Planning\PlanJournal;
-use App\Screens\WorkScreen;
+use App\Screens\Work\WorkScreen;
+use App\Time\Clock;
+use App\Undo\Journal;
 use App\Wording\Said;
-use App\Work\Timer;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -27,7 +27,7 @@ use Illuminate\Http\Request;
 /** Working through the day: the clock, more time, what is in the way, minutes put right afterwards. */
 final readonly class WorkController
 {
-    public function __construct(private Timer $timer, private Said $said, private PlanJournal $journal) {}
+    public function __construct(private Timer $timer, private Said $said, private Journal $journal) {}
 
     public function show(Request $request, #[CurrentUser] User $user, WorkScreen $screen): View
     {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Planning\Change;
-use App\Planning\ChangeKind;
+use App\Edits\Change;
+use App\Edits\ChangeKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nekto\Core\Time\LocalDay;

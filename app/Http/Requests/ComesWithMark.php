@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Clock;
 use App\Models\Block;
 use App\Models\BlockState;
 use App\Planning\PlanConflict;
+use App\Time\Clock;
 use App\Wording\Times;
 use Illuminate\Validation\ValidationException;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Clock;
 use App\Models\Entry;
 use App\Models\User;
+use App\Time\Clock;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;

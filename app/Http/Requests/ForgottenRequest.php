@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Clock;
+use App\Clock\Timer;
 use App\Models\Entry;
 use App\Models\User;
+use App\Time\Clock;
 use App\Wording\Times;
-use App\Work\Timer;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Validator;

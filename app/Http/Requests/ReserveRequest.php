@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Clock;
 use App\Models\Reserve;
-use App\Planning\Grid;
-use App\Planning\RowMapper;
-use App\Planning\Zones;
+use App\Rows\RowMapper;
+use App\Time\Clock;
+use App\Time\Grid;
+use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Nekto\Core\Time\LocalDay;

@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nekto\Core\Hours\Stretch;
-use Nekto\Core\Planning\Tempo;
+use Nekto\Core\Plan\Tempo;
 
 final class SettingsRequest extends FormRequest
 {

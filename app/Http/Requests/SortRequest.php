@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Edits\Destination;
+use App\Edits\ProjectNames;
 use App\Models\Task;
 use App\Models\User;
-use App\Tasks\Destination;
-use App\Tasks\ProjectNames;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Collection;
 use Illuminate\Validation\Rule;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Edits\ProjectNames;
 use App\Models\TaskStage;
 use App\Models\User;
-use App\Tasks\ProjectNames;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;

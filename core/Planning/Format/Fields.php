@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Planning\Format;
 
-use Nekto\Core\Planning\InvalidProblem;
+use Nekto\Core\Plan\InvalidProblem;
 use Nekto\Core\Time\InvalidTime;
 use Nekto\Core\Time\LocalDay;
 

@@ -6,7 +6,7 @@ namespace Nekto\Core\Planning\Format;
 
 use Nekto\Core\CoreException;
 use Nekto\Core\Hours\WeeklyHours;
-use Nekto\Core\Planning\InvalidProblem;
+use Nekto\Core\Plan\InvalidProblem;
 
 /** Reads times of the week: weekday → stretches, with exceptions by date. */
 final class HoursReader

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Planning\Format;
 
-use Nekto\Core\Planning\Batch;
-use Nekto\Core\Planning\Block;
-use Nekto\Core\Planning\Plan;
-use Nekto\Core\Planning\Reason;
-use Nekto\Core\Planning\Unplaced;
+use Nekto\Core\Plan\Batch;
+use Nekto\Core\Plan\Block;
+use Nekto\Core\Plan\Plan;
+use Nekto\Core\Plan\Reason;
+use Nekto\Core\Plan\Unplaced;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\Zone;
 

@@ -7,7 +7,7 @@ namespace Nekto\Core\Planning\Format;
 use Nekto\Core\CoreException;
 use Nekto\Core\Hours\Stretch;
 use Nekto\Core\Hours\WeeklyHours;
-use Nekto\Core\Planning\InvalidProblem;
+use Nekto\Core\Plan\InvalidProblem;
 use Nekto\Core\Time\IntervalSet;
 
 /** Reads what repeats: the parts of the day, and time that is reserved every week. */

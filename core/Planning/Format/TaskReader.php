@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Planning\Format;
 
-use Nekto\Core\Planning\InvalidProblem;
+use Nekto\Core\Plan\InvalidProblem;
 use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\DueDate;
 use Nekto\Core\Task\Importance;

@@ -1,7 +1,7 @@
 {{-- A change before it is taken: what comes, goes and moves, from when to when, why; taken whole or in part. --}}
 @props(['difference', 'gauge', 'day', 'address', 'ask'])
 @php
-    use App\Planning\ChangeKind;
+    use App\Edits\ChangeKind;
     use App\Wording\Times;
     $kind = $difference->change->kind;
     $inPart = $kind === ChangeKind::LayOut || $kind === ChangeKind::Mend;

@@ -10,7 +10,7 @@
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
-<body @auth data-single-keys="{{ $person->single_keys ? 'on' : 'off' }}" data-clock="{{ App\Clock::stands() ? 'stands' : 'runs' }}" data-sound="{{ $person->sound ? 'on' : 'off' }}" @endauth @class(['quiet-page' => $quiet])>
+<body @auth data-single-keys="{{ $person->single_keys ? 'on' : 'off' }}" data-clock="{{ App\Time\Clock::stands() ? 'stands' : 'runs' }}" data-sound="{{ $person->sound ? 'on' : 'off' }}" @endauth @class(['quiet-page' => $quiet])>
 <div id="page" @auth data-pulse="{{ $mark }}" @endauth>
     <a class="skip" href="#main">To the content</a>
     @if (Auth::check() && ! $quiet)

@@ -1,7 +1,7 @@
 {{-- The guided run through the morning: one step at a time beside the sheet; each can be passed over, nothing is locked. --}}
 @props(['morning', 'gauge', 'sheet', 'day', 'address', 'ask', 'proposal', 'difference'])
 @php
-    use App\Screens\MorningStep;
+    use App\Screens\Shape\MorningStep;
     use App\Wording\Times;
     $step = $morning->step;
     $next = $step->next();

@@ -1,7 +1,7 @@
 {{-- A day over its line: by how much, and the cheapest ways out, each to be looked at before it is taken. --}}
 @props(['overfull', 'address', 'gauge'])
 @php
-    use App\Planning\ChangeKind;
+    use App\Edits\ChangeKind;
     use App\Wording\Times;
     $day = $overfull->day;
 @endphp

@@ -104,7 +104,7 @@
             <h2 id="why-title">{{ ($at['count'] ?? 0) ? 'Batch' : 'Reserved' }}</h2>
             <p class="note-why">{{ ($at['count'] ?? 0) ? 'Small tasks in a row; the batch moves as one.' : 'Kept free of planning. Drop small tasks on it, and it becomes a batch.' }}</p>
             <form class="row" method="post" action="/reserves/{{ $reserve->id }}">@csrf @method('patch')<input type="hidden" name="day" value="{{ $day->asString() }}"><input type="hidden" name="title" value="{{ $reserve->title }}">
-                <label for="reserve-start">At</label><input class="field" id="reserve-start" name="start" maxlength="5" value="{{ Times::clock($person, $reserve->starts_at) }}"><input class="field field-minutes" name="minutes" inputmode="numeric" maxlength="3" value="{{ App\Planning\RowMapper::time($reserve)->length() }}" aria-label="for how many minutes"><button class="button">Move</button></form>
+                <label for="reserve-start">At</label><input class="field" id="reserve-start" name="start" maxlength="5" value="{{ Times::clock($person, $reserve->starts_at) }}"><input class="field field-minutes" name="minutes" inputmode="numeric" maxlength="3" value="{{ App\Rows\RowMapper::time($reserve)->length() }}" aria-label="for how many minutes"><button class="button">Move</button></form>
             <form class="row" method="post" action="/reserves/{{ $reserve->id }}">@csrf @method('delete')<button class="button">Open it again</button><a class="button button-bare" href="{{ $address }}" data-leave>Leave</a></form>
         </section>
     @endif

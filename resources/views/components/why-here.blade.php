@@ -4,7 +4,7 @@
     use App\Wording\Times;
     $planned = $chosen->state->value === 'planned';
     $ahead = $planned && $chosen->ends_at > $now;
-    $minutes = App\Planning\RowMapper::time($chosen)->length();
+    $minutes = App\Rows\RowMapper::time($chosen)->length();
 @endphp
 <section class="why" id="why" style="top:{{ $top }}px" aria-labelledby="why-title">
     <p class="why-task narrow-only"><b>{{ $chosen->task->title }}</b> <span class="soft">{{ Times::range($person, $chosen->starts_at, $chosen->ends_at) }}@if ($pull !== null), pull <b class="strong">{{ $pull }}</b>@endif</span></p>

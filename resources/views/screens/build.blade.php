@@ -1,4 +1,4 @@
-@php use App\Views\Question; @endphp
+@php use App\Find\Question; @endphp
 <x-layout title="A view" at="views">
     <div class="title-row"><h1>{{ $own->name ?? 'A new view' }}</h1><span class="end"><a class="button" href="/views" data-leave>All views</a></span></div>
     <p class="sentence" id="sentence">{{ $sentence }}</p>

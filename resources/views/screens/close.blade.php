@@ -1,6 +1,6 @@
 @php
     use App\Wording\Times;
-    use App\Screens\CloseScreen;
+    use App\Screens\Close\CloseScreen;
     $date = Carbon\CarbonImmutable::parse($day->asString().' 12:00', $person->zone);
     $signed = static fn (int $minutes): string => ($minutes < 0 ? '−' : '+').Times::column(abs($minutes));
     $isClosed = $closed?->closed_at !== null;

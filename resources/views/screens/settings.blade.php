@@ -1,6 +1,6 @@
 @php
     use Nekto\Core\Hours\Stretch;
-    use Nekto\Core\Planning\Tempo;
+    use Nekto\Core\Plan\Tempo;
     $names = ['mon' => 'Monday', 'tue' => 'Tuesday', 'wed' => 'Wednesday', 'thu' => 'Thursday', 'fri' => 'Friday', 'sat' => 'Saturday', 'sun' => 'Sunday'];
     $said = fn (array $day): string => implode(', ', array_map(fn (array $pair): string => "{$pair[0]}–{$pair[1]}", $day));
 @endphp

@@ -26,7 +26,7 @@
         </span>
     </div>
     @if ($errors->any())<p class="warning" role="alert">{{ $errors->first() }}</p>@endif
-    <div class="shape" x-data="runSheet" data-day="{{ $day->asString() }}" data-from="{{ $sheet->span->start }}" data-scale="{{ App\Screens\RunSheet::SCALE }}" data-offset="{{ App\Planning\Zones::named($person->zone)->offsetAt($sheet->span->start) }}" data-address="{{ $address }}">
+    <div class="shape" x-data="runSheet" data-day="{{ $day->asString() }}" data-from="{{ $sheet->span->start }}" data-scale="{{ App\Screens\Shape\RunSheet::SCALE }}" data-offset="{{ App\Time\Zones::named($person->zone)->offsetAt($sheet->span->start) }}" data-address="{{ $address }}">
         <section class="run-sheet" aria-labelledby="sheet-title">
             <div class="section-head"><h2 id="sheet-title">Run sheet</h2>
                 <span class="soft">{{ $counted }}, {{ trans_choice('shape.count.meetings', count($sheet->meetings)) }}@if ($sheet->allDay); all day: {{ implode(', ', $sheet->allDay) }}@endif · <a href="/shape/{{ $day->asString() }}/list">as a list</a>

@@ -1,4 +1,4 @@
-@php use App\Screens\WeighScreen; @endphp
+@php use App\Screens\Weigh\WeighScreen; @endphp
 <x-layout title="Weigh, as a list" station="weigh">
     <div class="title-row"><h1>What is it worth, how pressing is it?</h1><span class="end">
         <form method="get" action="/weigh/list" class="pair" data-on-change><label class="label" for="group">grouped</label><select class="field" id="group" name="group">@foreach (WeighScreen::GROUPS as $value => $words)<option value="{{ $value }}" @selected($group === $value)>{{ $words }}</option>@endforeach</select><button class="button">Show</button></form>

@@ -1,4 +1,4 @@
-@php use App\Wording\Times; use App\Screens\Axis; @endphp
+@php use App\Wording\Times; use App\Screens\Weigh\Axis; @endphp
 <x-layout title="Weigh" station="weigh">
     <div class="title-row"><h1>What is it worth, how pressing is it?</h1><span class="soft field-note">Lines join equal pull. A mark is as long as its estimate. @if ($zoom)<a href="/weigh">Show all of the time</a>@endif</span>
         <span class="end"><a class="button" href="/weigh/list" data-page-key="v">As a list <kbd>V</kbd></a></span></div>
@@ -27,7 +27,7 @@
                         @php $one = $mark['one']; $task = $mark['task']; @endphp
                         <li><a id="mark-{{ $task->id }}" href="/weigh?item={{ $task->id }}{{ $zoom ? '&zoom='.$zoom : '' }}" data-row data-mark="{{ $task->id }}" data-due="{{ $task->due_at ? '' : $task->due_on }}" data-importance="{{ $one->importance->value }}"
                             @class(['mark', "hue-{$task->area->hue}", 'mark-deep' => $task->demand->value === 'deep', 'mark-left' => $mark['left'], 'mark-bare' => ! $mark['named']])
-                            style="left:{{ round(100 * $mark['x'], 3) }}%;top:{{ round(100 * $mark['y'], 3) }}%;--w:{{ round(App\Screens\Field::markWidth($one->left), 1) }}px">
+                            style="left:{{ round(100 * $mark['x'], 3) }}%;top:{{ round(100 * $mark['y'], 3) }}%;--w:{{ round(App\Screens\Weigh\Field::markWidth($one->left), 1) }}px">
                             <span class="bar" aria-hidden="true"></span><span class="name">{{ $task->shortTitle() }}@if ($one->pressure() !== null)<x-pressure :percent="$one->pressure()" />@endif</span>
                             <span class="tip">{{ $task->title }}: pull {{ $one->pull->total() }} = importance {{ $one->pull->importance }} + pressure {{ $one->pull->pressure }}@if ($one->pressure() !== null) ({{ $one->pressure() }} %)@endif @if ($one->pull->push) + push {{ $one->pull->push }}@endif + age {{ $one->pull->age }}@if ($one->due), due {{ Times::day($person, $one->due, $now) }}@endif @if ($one->left), {{ Times::duration($one->left) }}@endif</span></a></li>
                     @endforeach

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Edits;
+
+use App\Models\BlockState;
+use App\Models\PlanRevision;
+use App\Models\RevisionCause;
+use App\Models\User;
+use App\Planning\Replan;
+use App\Rows\Picks;
+use App\Rows\RowMapper;
+use App\Time\Zones;
+use Carbon\CarbonImmutable;
+
+/** Clears the rest of a day and lays its work out elsewhere, anchored blocks too; or gives it back. */
+final readonly class EndDay
+{
+    public function __construct(private Replan $replan) {}
+
+    public function __invoke(User $user, CarbonImmutable $now): ?PlanRevision
+    {
+        $today = RowMapper::today($user, $now);
+        $end = RowMapper::moment(Zones::named($user->zone)->day($today)->end);
+
+        return ($this->replan)($user, $now, RevisionCause::Ended, first: static function () use ($user, $now, $today, $end): void {
+            $user->entries()->whereNull('ends_at')->where('starts_at', '<', $now)->update(['ends_at' => $now]);
+            $user->entries()->whereNull('ends_at')->delete(); // begun this very minute
+            $user->blocks()->where('state', BlockState::Planned)->where('starts_at', $now)->delete();
+            $user->blocks()->where('state', BlockState::Planned)->where('starts_at', '<', $now)->where('ends_at', '>', $now)->update(['state' => BlockState::Part, 'ends_at' => $now, 'kept' => false]);
+            $user->blocks()->where('state', BlockState::Planned)->where('starts_at', '>=', $now)->where('starts_at', '<', $end)->update(['anchored' => false, 'kept' => false]);
+            (new Picks($user, $today))->withLeftOvers($user->tasks()->getQuery())->whereNull('done_at')->update(['picked_on' => null, 'key' => false]);
+            $user->earlyEnds()->firstOrCreate(['until_at' => $end], ['from_at' => $now]);
+        });
+    }
+
+    public function takeBack(User $user, CarbonImmutable $now): ?PlanRevision
+    {
+        return ($this->replan)($user, $now, RevisionCause::Changed, first: static function () use ($user, $now): void {
+            $user->earlyEnds()->where('until_at', '>', $now)->where('from_at', '<=', $now)->delete();
+        });
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Edits;
+
+use App\Models\BlockState;
+use App\Models\HoursSet;
+use App\Models\PlanRevision;
+use App\Models\RevisionCause;
+use App\Models\User;
+use App\Planning\Overrun;
+use App\Planning\Replan;
+use App\Rows\Picks;
+use App\Rows\RowMapper;
+use Carbon\CarbonImmutable;
+use Nekto\Core\Hours\Stretch;
+use Nekto\Core\Time\LocalDay;
+
+/** Makes a change that was worked out; also within a Trial, where it is looked at first. */
+final readonly class MakeChange
+{
+    public function __construct(private Replan $replan, private LetWait $wait) {}
+
+    public function __invoke(User $user, LocalDay $day, Change $change, CarbonImmutable $now): ?PlanRevision
+    {
+        return match ($change->kind) {
+            ChangeKind::LayOut => ($this->replan)($user, $now, RevisionCause::LaidOut, afresh: true, hold: $change->hold),
+            ChangeKind::Wait => ($this->wait)($user, $change->tasks, $day, $now),
+            ChangeKind::Longer => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->openLonger($user, $day, $change->minutes)),
+            ChangeKind::Cut => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->cut($user, $change)),
+            ChangeKind::Mend => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->mend($user, $change->hold, $now)),
+            ChangeKind::Picks => ($this->replan)($user, $now, RevisionCause::Picked, first: fn () => $this->pick($user, $day, $change, $now)),
+        };
+    }
+
+    /** The first set of hours, on that day alone. */
+    private function openLonger(User $user, LocalDay $day, int $minutes): void
+    {
+        $set = $user->hoursSets()->with('exceptions')->first();
+        $stretches = $set instanceof HoursSet ? RowMapper::hours($set)->on($day) : [];
+        if ($set === null || $stretches === []) {
+            return;
+        }
+        $last = array_pop($stretches);
+        $stretches[] = new Stretch($last->from, min(1440, $last->to + $minutes));
+        $set->exceptions()->updateOrCreate(['date' => $day->asString()], ['stretches' => array_map(
+            static fn (Stretch $one): array => [Stretch::clock($one->from), Stretch::clock($one->to)],
+            $stretches,
+        )]);
+    }
+
+    private function cut(User $user, Change $change): void
+    {
+        foreach ($user->tasks()->whereKey($change->tasks)->get() as $task) {
+            $left = max(5, (int) $task->minutes_left - $change->minutes);
+            $task->update(['minutes_left' => $left, 'estimate' => max($left, (int) $task->estimate - $change->minutes)]);
+        }
+    }
+
+    /** @param  list<int>  $tasks  whose blocks healing leaves alone from now on */
+    private function mend(User $user, array $tasks, CarbonImmutable $now): void
+    {
+        Overrun::extend($user, $now);
+        $user->blocks()->whereIn('task_id', $tasks)->where('state', BlockState::Planned)->update(['kept' => true]);
+    }
+
+    private function pick(User $user, LocalDay $day, Change $change, CarbonImmutable $now): void
+    {
+        $today = RowMapper::today($user, $now);
+        $before = $day->equals($today) ? (new Picks($user, $today))->withLeftOvers($user->tasks()->getQuery()) : $user->tasks()->where('picked_on', $day->asString())->getQuery();
+        $before->whereNull('done_at')->whereNotIn('id', $change->tasks)->update(['picked_on' => null, 'key' => false]); // what is done stays the day's
+        foreach ($user->tasks()->whereKey($change->tasks)->with('user')->get() as $task) {
+            $task->update(['key' => in_array($task->id, $change->keys, true), ...Picks::columns($task, $day)]);
+        }
+    }
+}

@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Nekto\Core\Capture\DayReader;
+use Nekto\Core\Capture\DurationReader;
+use Nekto\Core\Task\Importance;
+use Nekto\Core\Time\InvalidTime;
+use Nekto\Core\Time\LocalDay;
+
+/** Reads a table: which column holds what is guessed from its heading and can be said otherwise. */
+final readonly class CsvReader
+{
+    /** What a column can hold, with headings that say so. */
+    public const COLUMNS = [
+        'title' => ['title', 'task', 'name', 'subject', 'summary', 'description of task', 'what', 'to do', 'todo', 'item'],
+        'note' => ['note', 'notes', 'description', 'comment', 'comments', 'details', 'body'],
+        'due' => ['due', 'due date', 'deadline', 'until', 'end date', 'by'],
+        'start' => ['start', 'start date', 'from', 'not before', 'begin'],
+        'estimate' => ['estimate', 'minutes', 'duration', 'effort', 'estimated minutes', 'time'],
+        'importance' => ['importance', 'priority', 'worth'],
+        'project' => ['project', 'list'],
+        'contexts' => ['context', 'contexts', 'tags', 'labels', 'categories'],
+        'waiting' => ['waiting', 'waiting for'],
+        'link' => ['link', 'url', 'address'],
+        'done' => ['done', 'completed', 'status', 'complete', 'finished'],
+        'id' => ['id', 'uid', 'key'],
+    ];
+
+    private const YES = ['1', 'x', 'yes', 'true', 'done', 'completed', 'complete', 'finished', '✓', '✔'];
+
+    public function __construct(private User $user, private CarbonImmutable $now) {}
+
+    /** @param  list<string>|null  $columns  what each column holds ("" for nothing); guessed if null */
+    public function read(string $text, ?array $columns = null): ReadTasks
+    {
+        [$rows, $lines] = self::rows($text);
+        $header = array_map(trim(...), array_shift($rows) ?? []);
+        $first = array_shift($lines) ?? 1;
+        $columns ??= self::guess($header);
+        if (! in_array('title', $columns, true)) {
+            return new ReadTasks([], [['line' => $first, 'what' => __('files.no_title_column')]], $header, $columns);
+        }
+        $keys = new Keys(Format::Csv);
+        $drafts = $problems = [];
+        foreach ($rows as $i => $cells) {
+            if (implode('', array_map(trim(...), $cells)) === '') {
+                continue;
+            }
+            [$draft, $wrong] = $this->draft($lines[$i] ?? 0, self::facts($columns, $cells), $keys);
+            $draft === null || $drafts[] = $draft;
+            foreach ($wrong as $what) {
+                $problems[] = ['line' => $lines[$i] ?? 0, 'what' => $what];
+            }
+        }
+
+        return new ReadTasks($drafts, $problems, $header, $columns);
+    }
+
+    /**
+     * @param  array<string, string>  $facts
+     * @return array{Draft|null, list<string>}
+     */
+    private function draft(int $line, array $facts, Keys $keys): array
+    {
+        $title = mb_substr($facts['title'] ?? '', 0, 200);
+        if ($title === '') {
+            return [null, [__('files.no_title')]];
+        }
+        $wrong = [];
+        $due = $this->day($facts['due'] ?? '', $wrong);
+        $start = $this->day($facts['start'] ?? '', $wrong);
+        $minutes = null;
+        if (($facts['estimate'] ?? '') !== '') {
+            $read = DurationReader::read($facts['estimate']);
+            is_int($read) ? $minutes = $read : $wrong[] = __('files.no_estimate', ['words' => mb_substr($facts['estimate'], 0, 40)]);
+        }
+        $importance = ($facts['importance'] ?? '') === '' ? null : (Importance::fromWord($facts['importance']) ?? Importance::tryFrom((int) $facts['importance']));
+        if ($importance === null && ($facts['importance'] ?? '') !== '') {
+            $wrong[] = __('files.no_importance', ['words' => mb_substr($facts['importance'], 0, 40)]);
+        }
+
+        return [new Draft(
+            line: $line,
+            key: ($facts['id'] ?? '') !== '' ? Format::Csv->value.':id:'.mb_substr($facts['id'], 0, 150) : $keys->of($title, $facts['project'] ?? ''),
+            title: $title,
+            done: in_array(mb_strtolower($facts['done'] ?? ''), self::YES, true),
+            note: ($facts['note'] ?? '') === '' ? null : $facts['note'],
+            importance: $importance,
+            due: $due,
+            start: $start === null ? null : CarbonImmutable::createFromFormat('Y-m-d H:i', "{$start} 00:00", $this->user->zone)?->utc(),
+            minutes: $minutes,
+            project: ($facts['project'] ?? '') === '' ? null : mb_substr($facts['project'], 0, 200),
+            contexts: array_values(array_filter(array_map(static fn (string $one): string => ltrim(trim($one), '@'), preg_split('/[,;|]/u', $facts['contexts'] ?? '') ?: []), static fn (string $one): bool => $one !== '')),
+            waitingFor: ($facts['waiting'] ?? '') === '' ? null : mb_substr($facts['waiting'], 0, 200),
+            link: preg_match('/^https?:\/\//i', $facts['link'] ?? '') === 1 ? $facts['link'] : null,
+        ), $wrong];
+    }
+
+    /** @param  list<string>  $wrong */
+    private function day(string $text, array &$wrong): ?string
+    {
+        if ($text === '') {
+            return null;
+        }
+        try {
+            $text = (string) preg_replace('/[T ]\d{1,2}:\d{2}.*$/', '', $text);
+            $reader = new DayReader(LocalDay::fromString($this->user->local($this->now)->format('Y-m-d')), $this->user->month_first);
+
+            return preg_match('/^(?:'.DayReader::PHRASE.')$/Diu', $text) === 1 ? $reader->read($text)->asString() : throw InvalidTime::notADate($text);
+        } catch (InvalidTime) {
+            $wrong[] = (string) __('files.no_date', ['words' => mb_substr($text, 0, 40)]);
+
+            return null;
+        }
+    }
+
+    /**
+     * @param  list<string>  $columns
+     * @param  list<string>  $cells
+     * @return array<string, string>
+     */
+    private static function facts(array $columns, array $cells): array
+    {
+        $facts = [];
+        foreach ($columns as $i => $what) {
+            if ($what !== '') {
+                $facts[$what] = trim(($facts[$what] ?? '').' '.trim(self::plain($cells[$i] ?? '')));
+            }
+        }
+
+        return $facts;
+    }
+
+    /** What was written so that no table program takes it for a formula. */
+    private static function plain(string $cell): string
+    {
+        return preg_match("/^'[=+@\-]/", $cell) === 1 ? substr($cell, 1) : $cell;
+    }
+
+    /**
+     * @param  list<string>  $header
+     * @return list<string>
+     */
+    private static function guess(array $header): array
+    {
+        $taken = [];
+        foreach ($header as $i => $heading) {
+            $taken[$i] = '';
+            foreach (self::COLUMNS as $what => $names) {
+                if (! in_array($what, $taken, true) && in_array(mb_strtolower($heading), $names, true)) {
+                    $taken[$i] = $what;
+
+                    break;
+                }
+            }
+        }
+
+        return $taken;
+    }
+
+    /** @return array{list<list<string>>, list<int>} cells, and in which line of the file each row begins */
+    private static function rows(string $text): array
+    {
+        $first = strtok($text, "\r\n") ?: '';
+        $counts = array_map(static fn (string $mark): int => substr_count($first, $mark), [',' => ',', ';' => ';', "\t" => "\t", '|' => '|']);
+        arsort($counts);
+        $mark = (string) array_key_first($counts);
+        $stream = fopen('php://temp', 'r+b') ?: throw new \RuntimeException('No memory for a table.');
+        fwrite($stream, (string) preg_replace('/\r\n?/', "\n", $text));
+        rewind($stream);
+        $rows = $lines = [];
+        $line = 1;
+        while (($cells = fgetcsv($stream, null, $mark, '"', '')) !== false) {
+            $cells = array_map(static fn (?string $cell): string => (string) $cell, $cells);
+            $rows[] = $cells;
+            $lines[] = $line;
+            $line += 1 + array_sum(array_map(static fn (string $cell): int => substr_count($cell, "\n"), $cells));
+        }
+        fclose($stream);
+
+        return [$rows, $lines];
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+/** Formats in which tasks come in and go out. */
+enum Format: string
+{
+    case TodoTxt = 'todotxt';
+    case Csv = 'csv';
+    case Markdown = 'markdown';
+    case ICalendar = 'icalendar';
+    case Mail = 'mail';
+
+    /** By the file's name, and where that says nothing by its beginning. */
+    public static function guess(string $name, string $text): self
+    {
+        return match (strtolower(pathinfo($name, PATHINFO_EXTENSION))) {
+            'csv', 'tsv' => self::Csv,
+            'md', 'markdown' => self::Markdown,
+            'ics', 'ical', 'vcs' => self::ICalendar,
+            'eml', 'mbox', 'mbx' => self::Mail,
+            default => match (true) {
+                str_starts_with(ltrim($text), 'BEGIN:VCALENDAR') => self::ICalendar,
+                preg_match('/^(?:From \S+|(?:From|Received|Return-Path|Delivered-To|MIME-Version|Message-ID|Subject|Date): )/i', ltrim($text)) === 1 => self::Mail,
+                preg_match('/^\s*[-*+]\s+\[[ xX]\]\s/m', $text) === 1 => self::Markdown,
+                default => self::TodoTxt,
+            },
+        };
+    }
+
+    public function word(): string
+    {
+        return match ($this) {
+            self::TodoTxt => 'todo.txt',
+            self::Csv => 'CSV table',
+            self::Markdown => 'Markdown check list',
+            self::ICalendar => 'iCalendar to-dos',
+            self::Mail => 'mail',
+        };
+    }
+
+    public function fileName(): string
+    {
+        return 'nekto.'.['todotxt' => 'txt', 'csv' => 'csv', 'markdown' => 'md', 'icalendar' => 'ics', 'mail' => 'mbox'][$this->value];
+    }
+
+    public function mediaType(): string
+    {
+        return ['todotxt' => 'text/plain', 'csv' => 'text/csv', 'markdown' => 'text/markdown', 'icalendar' => 'text/calendar', 'mail' => 'application/mbox'][$this->value];
+    }
+}

@@ -1,8 +1,0 @@
-<?php
-
-declare(strict_types=1);
-
-namespace App\Exchange\Tasks;
-
-/** A file of which nothing can be read; its message is for the person. */
-final class UnreadableFile extends \RuntimeException {}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use App\Files\UnreadableFile;
+use App\ICalendar\ZoneResolver;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Nekto\Core\Task\Importance;
+use Sabre\VObject\Component\VTodo;
+use Sabre\VObject\ParseException;
+use Sabre\VObject\Property;
+use Sabre\VObject\Property\ICalendar\DateTime as DateProperty;
+use Sabre\VObject\Reader;
+
+/** Reads the to-dos (VTODO) of an iCalendar file. Each is parsed by itself, so that a faulty one costs only itself. */
+final readonly class TodoReader
+{
+    public function __construct(private User $user) {}
+
+    /** @throws UnreadableFile */
+    public function read(string $text): ReadTasks
+    {
+        if (preg_match('/^BEGIN:VCALENDAR/mi', $text) !== 1) {
+            throw new UnreadableFile(__('files.no_calendar'));
+        }
+        $quiet = error_reporting(error_reporting() & ~E_DEPRECATED & ~E_USER_DEPRECATED); // sabre/vobject's, not ours
+        try {
+            $zones = implode('', preg_match_all('/^BEGIN:VTIMEZONE.*?^END:VTIMEZONE\R?/msi', $text, $found) ? $found[0] : []);
+            $drafts = $problems = [];
+            preg_match_all('/^BEGIN:VTODO\R.*?^END:VTODO/msi', $text, $todos, PREG_OFFSET_CAPTURE);
+            foreach ($todos[0] as [$todo, $offset]) {
+                $line = substr_count($text, "\n", 0, (int) $offset) + 1;
+                try {
+                    $calendar = Reader::read("BEGIN:VCALENDAR\r\nVERSION:2.0\r\n{$zones}{$todo}\r\nEND:VCALENDAR\r\n", Reader::OPTION_FORGIVING);
+                    foreach ($calendar->select('VTODO') as $one) {
+                        $one instanceof VTodo && $drafts[] = $this->draft($one, $line, $problems);
+                    }
+                } catch (ParseException $error) {
+                    $problems[] = ['line' => $line, 'what' => __('files.no_todo', ['why' => mb_substr($error->getMessage(), 0, 120)])];
+                }
+            }
+        } finally {
+            error_reporting($quiet);
+        }
+
+        return new ReadTasks($drafts, $problems);
+    }
+
+    /** @param  list<array{line: int, what: string}>  $problems */
+    private function draft(VTodo $todo, int $line, array &$problems): Draft
+    {
+        $text = static fn (string $name): ?string => ($value = $todo->{$name}) instanceof Property && trim((string) $value) !== '' ? trim((string) $value) : null;
+        [$due, $dueAt] = $this->moment($todo, 'DUE', $line, $problems);
+        [$start, $startAt] = $this->moment($todo, 'DTSTART', $line, $problems);
+        $categories = [];
+        foreach ($todo->select('CATEGORIES') as $property) {
+            $property instanceof Property && array_push($categories, ...array_map(static fn (mixed $one): string => is_string($one) ? trim($one) : '', $property->getParts()));
+        }
+        $priority = (int) ($text('PRIORITY') ?? 0);
+
+        return new Draft(
+            line: $line,
+            key: Format::ICalendar->value.':'.sha1($text('UID') ?? $text('SUMMARY') ?? (string) $line),
+            title: mb_substr($text('SUMMARY') ?? __('files.untitled'), 0, 200),
+            done: strtoupper((string) $text('STATUS')) === 'COMPLETED' || $text('COMPLETED') !== null,
+            note: $text('DESCRIPTION'),
+            importance: match (true) {
+                $priority === 1 => Importance::Vital,
+                $priority >= 2 && $priority <= 4 => Importance::High,
+                $priority === 5 => Importance::Medium,
+                $priority >= 6 => Importance::Low,
+                default => null,
+            },
+            due: $due,
+            dueAt: $dueAt,
+            start: $startAt ?? ($start === null ? null : CarbonImmutable::createFromFormat('Y-m-d H:i', "{$start} 00:00", $this->user->zone)?->utc()),
+            minutes: self::minutes($text('ESTIMATED-DURATION') ?? $text('DURATION')),
+            project: $text('X-NEKTO-PROJECT'),
+            contexts: array_values(array_filter($categories, static fn (string $one): bool => $one !== '')),
+            waitingFor: $text('X-NEKTO-WAITING-FOR'),
+            link: preg_match('/^https?:\/\//i', (string) $text('URL')) === 1 ? $text('URL') : null,
+            rule: preg_match('/^FREQ=(?:DAILY|WEEKLY|MONTHLY|YEARLY)[A-Z0-9=;,-]*$/', strtoupper((string) $text('RRULE'))) === 1 ? strtoupper((string) $text('RRULE')) : null,
+        );
+    }
+
+    /**
+     * @param  list<array{line: int, what: string}>  $problems
+     * @return array{string|null, CarbonImmutable|null} a day, or a moment
+     */
+    private function moment(VTodo $todo, string $name, int $line, array &$problems): array
+    {
+        $property = $todo->{$name};
+        if (! $property instanceof DateProperty) {
+            return [null, null];
+        }
+        $raw = trim((string) $property);
+        preg_match('/^(\d{4})(\d{2})(\d{2})(?:T(\d{2})(\d{2})(\d{2}))?Z?$/', $raw, $part);
+        if ($part === [] || ! checkdate((int) $part[2], (int) $part[3], (int) $part[1]) || (int) ($part[4] ?? 0) > 23 || (int) ($part[5] ?? 0) > 59) {
+            $problems[] = ['line' => $line, 'what' => (string) __('files.no_date', ['words' => "{$name} {$raw}"])];
+
+            return [null, null];
+        }
+        if (! isset($part[4])) {
+            return ["{$part[1]}-{$part[2]}-{$part[3]}", null];
+        }
+        $tzid = (string) ($property['TZID'] ?? '');
+        $zone = $tzid === '' ? $this->user->zone : (new ZoneResolver(new \DateTimeZone($this->user->zone), []))->resolve($tzid) ?? $this->user->zone;
+
+        return [null, CarbonImmutable::parse("{$part[1]}-{$part[2]}-{$part[3]} {$part[4]}:{$part[5]}", str_ends_with($raw, 'Z') ? 'UTC' : $zone)->utc()];
+    }
+
+    private static function minutes(?string $duration): ?int
+    {
+        if ($duration === null || preg_match('/^P(?:(\d+)W)?(?:(\d+)D)?(?:T(?:(\d+)H)?(?:(\d+)M)?(?:\d+S)?)?$/', strtoupper($duration), $part) !== 1) {
+            return null;
+        }
+        $minutes = (int) ($part[1] ?? 0) * 10080 + (int) ($part[2] ?? 0) * 1440 + (int) ($part[3] ?? 0) * 60 + (int) ($part[4] ?? 0);
+
+        return $minutes >= 1 && $minutes <= 6000 ? $minutes : null;
+    }
+}

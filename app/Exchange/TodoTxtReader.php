@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use App\Models\User;
+use App\Rows\RowMapper;
+use App\Time\Zones;
+use Carbon\CarbonImmutable;
+use Nekto\Core\Capture\Kind;
+use Nekto\Core\Capture\LineParser;
+use Nekto\Core\Capture\When;
+use Nekto\Core\Task\Importance;
+use Nekto\Core\Time\LocalDay;
+
+/** Reads lines of the open todo.txt format. */
+final readonly class TodoTxtReader
+{
+    private const PRIORITY = ['A' => Importance::Vital, 'B' => Importance::High, 'C' => Importance::Medium];
+
+    public function __construct(private User $user, private CarbonImmutable $now) {}
+
+    public function read(string $text): ReadTasks
+    {
+        $local = $this->user->local($this->now);
+        $parser = new LineParser(LocalDay::of(1971, 1, 1), 60 * $local->hour + $local->minute); // dates of the past are dates too
+        $keys = new Keys(Format::TodoTxt);
+        $drafts = $problems = [];
+        foreach (preg_split('/\R/u', $text) ?: [] as $i => $row) {
+            $row = trim($row);
+            if ($row === '') {
+                continue;
+            }
+            preg_match('/^(?<done>x\s+)?(?:\((?<priority>[A-Z])\)\s+)?(?<dates>(?:\d{4}-\d{2}-\d{2}\s+){0,2})(?<rest>.*)$/u', $row, $part);
+            $line = $parser->signs($part['rest'] ?? $row);
+            $dates = preg_split('/\s+/', trim($part['dates'] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+            $caught = end($dates);
+            foreach ($line->parts as $one) {
+                if ($one->problem !== null) {
+                    $problems[] = ['line' => $i + 1, 'what' => __('files.word_not_read', ['words' => mb_substr($line->text, $one->start, $one->length)])];
+                }
+            }
+            $due = $line->due();
+            $dueAt = self::moment($due, $this->user->zone);
+            $start = $line->start();
+            $priority = $part['priority'] ?? '';
+            $drafts[] = new Draft(
+                line: $i + 1,
+                key: $keys->of($line->title, (string) $line->name(Kind::Project), $caught === false ? '' : $caught),
+                title: $line->title,
+                done: ($part['done'] ?? '') !== '',
+                importance: $line->importance() ?? ($priority === '' ? null : (self::PRIORITY[$priority] ?? Importance::Low)),
+                due: $dueAt === null ? $due?->day?->asString() : null,
+                dueAt: $dueAt,
+                start: $start?->day === null ? null : self::moment(new When($start->day, $start->minuteOfDay ?? 0), $this->user->zone),
+                minutes: $line->minutes(),
+                project: $line->name(Kind::Project),
+                contexts: $line->contexts(),
+                waitingFor: $line->name(Kind::Waiting),
+                link: $line->name(Kind::Link),
+                caughtAt: $caught === false ? null : CarbonImmutable::createFromFormat('Y-m-d H:i', "{$caught} 12:00", $this->user->zone)?->utc(),
+            );
+        }
+
+        return new ReadTasks($drafts, $problems);
+    }
+
+    private static function moment(?When $when, string $zone): ?CarbonImmutable
+    {
+        return $when?->day === null || $when->minuteOfDay === null ? null : RowMapper::moment(Zones::named($zone)->at($when->day, $when->minuteOfDay));
+    }
+}

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Find;
+
+use App\Models\Task;
+use App\Models\User;
+use App\Rows\Picks;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Nekto\Core\Time\LocalDay;
+
+/** The conditions a view can ask for: their words, and what they mean for the rows. */
+final readonly class Conditions
+{
+    /** A task has one of these at a time. */
+    public const SINGLE = ['area', 'project', 'part', 'demand', 'stage'];
+
+    private const FIXED = [
+        'Due' => ['due:overdue' => 'overdue', 'due:today' => 'due today', 'due:tomorrow' => 'due by tomorrow', 'due:week' => 'due within 7 days', 'due:fortnight' => 'due within 14 days', 'due:any' => 'with a due date', 'due:none' => 'without a date', 'due:hard' => 'with a hard due date'],
+        'Day' => ['picked:today' => 'picked for today', 'picked:any' => 'picked', 'set:any' => 'with a set time', 'start:later' => 'not to begin yet'],
+        'Estimate' => ['estimate:5' => 'at most 5 min', 'estimate:15' => 'at most 15 min', 'estimate:30' => 'at most 30 min', 'estimate:60' => 'at most 1 h', 'estimate:120' => 'at most 2 h', 'estimate:none' => 'without an estimate'],
+        'Importance' => ['importance:4' => 'vital', 'importance:3' => 'high or more', 'importance:2' => 'medium or more', 'importance:1' => 'low or more', 'importance:none' => 'unweighed'],
+        'Demand' => ['demand:deep' => 'deep', 'demand:light' => 'light'],
+        'Part of the day' => ['part:morning' => 'for the morning', 'part:afternoon' => 'for the afternoon', 'part:evening' => 'for the evening', 'part:any' => 'with a part of the day'],
+        'Where it is' => ['stage:inbox' => 'in the inbox', 'stage:open' => 'to be done', 'stage:waiting' => 'waiting', 'stage:someday' => 'for someday', 'stage:reference' => 'kept as a note', 'done:yes' => 'done', 'let_go:yes' => 'let go'],
+        'Waiting' => ['ask:due' => 'to be asked again', 'waiting:any' => 'waiting for somebody'],
+        'Other' => ['carried:1' => 'carried over', 'carried:4' => 'carried over four times or more', 'repeats:yes' => 'a routine', 'push:urgent' => 'treated as urgent', 'push:back' => 'held back', 'files:any' => 'with files', 'subtasks:any' => 'with subtasks', 'new:week' => 'caught within 7 days', 'project:none' => 'in no project', 'context:none' => 'without a context'],
+    ];
+
+    private const DAYS = ['today' => 0, 'tomorrow' => 1, 'week' => 7, 'fortnight' => 14];
+
+    public function __construct(private User $user, private string $today, private string $now) {}
+
+    public static function knows(string $what): bool
+    {
+        foreach (self::FIXED as $some) {
+            if (isset($some[$what])) {
+                return true;
+            }
+        }
+
+        return preg_match('/^(?:area|project|context):\d+$/D', $what) === 1;
+    }
+
+    /** @return array<string, array<string, string>> words by heading and condition */
+    public function choices(): array
+    {
+        $named = static fn (string $field, iterable $names): array => collect($names)->mapWithKeys(static fn (string $name, int $id): array => ["{$field}:{$id}" => $name])->all();
+
+        return self::FIXED + [
+            'Area' => $named('area', $this->user->areas()->pluck('name', 'id')),
+            'Project' => $named('project', $this->user->projects()->whereNull('done_at')->pluck('name', 'id')),
+            'Context' => $named('context', $this->user->contexts()->pluck('name', 'id')),
+        ];
+    }
+
+    /**
+     * "due within 7 days and not a routine, or picked for today".
+     *
+     * @param  array<string, array<string, string>>  $choices  as choices() gives them
+     */
+    public static function sentence(Question $question, array $choices): string
+    {
+        $words = array_merge(...array_values($choices));
+        $prefix = ['area' => 'in ', 'project' => 'of ', 'context' => 'at '];
+        $say = static function (array $one) use ($words, $prefix): string {
+            $field = explode(':', $one['what'])[0];
+
+            return ($one['not'] ? 'not ' : '').(is_numeric(explode(':', $one['what'])[1]) ? ($prefix[$field] ?? '') : '').($words[$one['what']] ?? 'something that is gone');
+        };
+        $groups = array_map(static fn (array $group): string => implode(' and ', array_map($say, $group)), $question->groups);
+        $said = implode(', or ', array_filter($groups, static fn (string $group): bool => $group !== ''));
+        $order = implode(', then ', array_map(static fn (string $key): string => Question::ORDERS[$key], $question->order));
+
+        return 'Tasks '.($said === '' ? 'of all kinds' : $said).'; '.Question::GROUPS[$question->group].'; '.$order.'.';
+    }
+
+    /** @param  Builder<Task>  $query */
+    public function apply(Builder $query, Question $question): void
+    {
+        $asks = static fn (string $field): bool => str_contains((string) json_encode($question->groups), "\"{$field}:");
+        $asks('let_go') && $query->withTrashed();
+        $asks('done') || $asks('let_go') || $query->whereNull('tasks.done_at');
+        $asks('stage') || $asks('let_go') || $asks('done') || $asks('waiting') || $asks('ask') || $query->whereIn('stage', ['inbox', 'open']);
+        $query->where(function (Builder $any) use ($question): void {
+            foreach ($question->groups as $group) {
+                $any->orWhere(function (Builder $all) use ($group): void {
+                    foreach ($group as $one) {
+                        $one['not'] ? $all->whereNot(fn (Builder $inner) => $this->condition($inner, $one['what'])) : $all->where(fn (Builder $inner) => $this->condition($inner, $one['what']));
+                    }
+                });
+            }
+        });
+    }
+
+    /**
+     * @param  Builder<Task>  $query
+     * @return Builder<Task>
+     */
+    private function pickedToday(Builder $query): Builder
+    {
+        $today = LocalDay::fromString($this->today);
+
+        return (new Picks($this->user, $today))->of($query, $today);
+    }
+
+    /** @param  Builder<Task>  $query */
+    private function condition(Builder $query, string $what): void
+    {
+        [$field, $value] = explode(':', $what);
+        match ($field) {
+            'due' => $this->due($query, $value),
+            'picked' => $value === 'today' ? $this->pickedToday($query) : $query->whereNotNull('picked_on'),
+            'set' => $query->whereNotNull('set_at'),
+            'start' => $query->whereNotNull('not_before')->where('not_before', '>', $this->now),
+            'estimate' => $value === 'none' ? $query->whereNull('estimate') : $query->whereNotNull('estimate')->where('estimate', '<=', (int) $value),
+            'importance' => $value === 'none' ? $query->whereNull('importance') : $query->whereNotNull('importance')->where('importance', '>=', (int) $value),
+            'demand' => $query->where('demand', $value),
+            'part' => $value === 'any' ? $query->whereNotNull('part') : $query->whereNotNull('part')->where('part', $value),
+            'stage' => $query->where('stage', $value),
+            'done' => $query->whereNotNull('tasks.done_at'),
+            'let_go' => $query->whereNotNull('tasks.deleted_at'),
+            'ask' => $query->whereNotNull('waiting_for')->where(fn (Builder $inner) => $inner->where('stage', 'inbox')->orWhere(fn (Builder $old) => $old->where('stage', 'waiting')->whereRaw("coalesce(ask_on, date(waiting_since, '+7 days')) <= ?", [$this->today]))),
+            'waiting' => $query->whereNotNull('waiting_for'),
+            'carried' => $query->where('carried', '>=', (int) $value),
+            'repeats' => $query->whereNotNull('repeat_id'),
+            'push' => $query->where('push', $value === 'urgent' ? 1 : -1),
+            'files' => $query->whereHas('attachments'),
+            'subtasks' => $query->whereHas('subtasks'),
+            'new' => $query->where('tasks.created_at', '>=', date('Y-m-d H:i:s', (int) strtotime($this->now.' -7 days'))),
+            'area' => $query->where('area_id', (int) $value),
+            'project' => $value === 'none' ? $query->whereNull('project_id') : $query->whereNotNull('project_id')->where('project_id', (int) $value),
+            'context' => $value === 'none' ? $query->whereDoesntHave('contexts') : $query->whereHas('contexts', static fn (Builder $inner) => $inner->whereKey((int) $value)),
+            default => null,
+        };
+    }
+
+    /** @param  Builder<Task>  $query */
+    private function due(Builder $query, string $value): void
+    {
+        if ($value === 'hard') {
+            $query->where('due_hard', true)->whereRaw('coalesce(due_on, due_at) is not null');
+        } elseif ($value === 'none' || $value === 'any') {
+            $query->whereRaw('coalesce(due_on, due_at) is '.($value === 'none' ? 'null' : 'not null'));
+        } elseif ($value === 'overdue') {
+            $query->whereRaw('coalesce(due_on < ?, due_at < ?, 0)', [$this->today, $this->now]);
+        } else {
+            $last = date('Y-m-d', (int) strtotime($this->today.' +'.(self::DAYS[$value] ?? 0).' days'));
+            $end = $this->user->local(CarbonImmutable::parse($last.' 12:00', $this->user->zone))->endOfDay()->utc()->format('Y-m-d H:i:s');
+            $query->whereRaw('coalesce(due_on <= ?, due_at <= ?, 0)', [$last, $end]);
+        }
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Find;
+
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** Finds tasks, projects, messages and meetings by words, also by misspelt ones. */
+final class Search
+{
+    private const MOST = 40;
+
+    /** So many of the index's best are looked at closely. */
+    private const LOOKED_AT = 300;
+
+    /** What shares less than this of a word's groups of three letters is something else. */
+    private const LIKE = 0.5;
+
+    /** @return list<array{kind: string, id: int, title: string, body: string}> the best first */
+    public function __invoke(User $user, string $words): array
+    {
+        $words = array_values(array_filter(preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower(mb_substr($words, 0, 200))) ?: [], static fn (string $word): bool => $word !== ''));
+        $long = array_values(array_filter($words, static fn (string $word): bool => mb_strlen($word) >= 3));
+        if ($words === []) {
+            return [];
+        }
+        $found = [];
+        foreach ($this->rows($user, $long, $words) as $row) {
+            $score = self::score($words, (string) $row->title, (string) $row->body);
+            if ($score > 0) {
+                $found[] = [$score, ['kind' => (string) $row->kind, 'id' => intdiv((int) $row->rowid, 4), 'title' => (string) $row->title, 'body' => self::around((string) $row->body, $words)]];
+            }
+        }
+        usort($found, static fn (array $a, array $b): int => $b[0] <=> $a[0] ?: $b[1]['id'] <=> $a[1]['id']);
+
+        return array_column(array_slice($found, 0, self::MOST), 1);
+    }
+
+    /**
+     * @param  list<string>  $long  words that the index can find
+     * @param  list<string>  $words
+     * @return list<\stdClass>
+     */
+    private function rows(User $user, array $long, array $words): array
+    {
+        if ($long === []) { // too short for the index
+            return array_values(DB::select('select rowid, kind, title, body from search where user_id = ? and title like ? limit '.self::LOOKED_AT, [$user->id, '%'.$words[0].'%']));
+        }
+        $exact = implode(' ', array_map(static fn (string $word): string => "\"{$word}\"", $long));
+        $rows = DB::select('select rowid, kind, title, body from search where search match ? and user_id = ? limit '.self::LOOKED_AT, [$exact, $user->id]);
+        if (count($rows) >= self::MOST) {
+            return array_values($rows);
+        }
+        $parts = array_unique(array_merge(...array_map(self::groups(...), $long)));
+        $any = implode(' OR ', array_map(static fn (string $part): string => "\"{$part}\"", array_slice($parts, 0, 24)));
+
+        return [...$rows, ...array_filter(
+            DB::select('select rowid, kind, title, body from search where search match ? and user_id = ? order by rank limit '.self::LOOKED_AT, [$any, $user->id]),
+            static fn (\stdClass $row): bool => ! in_array($row->rowid, array_column($rows, 'rowid'), true),
+        )];
+    }
+
+    /**
+     * How well all of the words are met: in the title counts more than in the text. 0 if one is missing.
+     *
+     * @param  list<string>  $words
+     */
+    private static function score(array $words, string $title, string $body): float
+    {
+        $score = 0.0;
+        foreach ($words as $word) {
+            $best = max(2 * self::likeness($word, $title), self::likeness($word, $body));
+            if ($best === 0.0) {
+                return 0.0;
+            }
+            $score += $best;
+        }
+
+        return $score;
+    }
+
+    /** 1 if the text has the word, less the fewer of its groups of letters the likest word has; 0 below a half. */
+    private static function likeness(string $word, string $text): float
+    {
+        $text = mb_strtolower($text);
+        if (str_contains($text, $word)) {
+            return preg_match('/(?<!\p{L})'.preg_quote($word, '/').'/u', $text) === 1 ? 1.0 : 0.9;
+        }
+        if (mb_strlen($word) < 4) {
+            return 0.0;
+        }
+        $groups = self::groups(" {$word} ");
+        $best = 0.0;
+        foreach (array_unique(preg_split('/[^\p{L}\p{N}]+/u', mb_substr($text, 0, 4000)) ?: []) as $other) {
+            if (abs(mb_strlen($other) - mb_strlen($word)) <= 3) {
+                $others = self::groups(" {$other} ");
+                $shared = 2 * count(array_intersect($groups, $others)) / max(1, count($groups) + count($others));
+                $near = levenshtein(substr($word, 0, 60), substr($other, 0, 60)) <= (mb_strlen($word) >= 7 ? 2 : 1) ? 0.6 : 0.0;
+                $best = max($best, $shared, $near);
+            }
+        }
+
+        return $best >= self::LIKE ? 0.8 * $best : 0.0;
+    }
+
+    /** @return list<string> */
+    private static function groups(string $word): array
+    {
+        $groups = [];
+        for ($i = 0, $last = mb_strlen($word) - 3; $i <= $last; $i++) {
+            $groups[] = mb_substr($word, $i, 3);
+        }
+
+        return $groups;
+    }
+
+    /**
+     * The piece of a text in which the words stand.
+     *
+     * @param  list<string>  $words
+     */
+    private static function around(string $text, array $words): string
+    {
+        $text = trim((string) preg_replace('/\s+/u', ' ', $text));
+        foreach ($words as $word) {
+            $at = mb_stripos($text, $word);
+            if ($at !== false) {
+                return ($at > 40 ? '… ' : '').mb_substr($text, max(0, $at - 40), 120);
+            }
+        }
+
+        return mb_substr($text, 0, 120);
+    }
+}

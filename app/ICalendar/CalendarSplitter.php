@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ICalendar;
+
+/**
+ * Cuts a calendar file into its events without reading them, so that each can be read, and fail, on its own. Lines are
+ * unfolded (RFC 5545, 3.1), alarms and long descriptions left out, time zones named as PHP knows them.
+ */
+final class CalendarSplitter
+{
+    /** Properties that no plan needs and that may be long or private. */
+    private const LEFT_OUT = '/^(DESCRIPTION|ATTACH|X-[A-Z0-9-]+|COMMENT|CONTACT|IMAGE|CONFERENCE|STYLED-DESCRIPTION)[;:]/i';
+
+    /** Longer lines are no calendar data we use. */
+    private const LONGEST_LINE = 10_000;
+
+    /** @var array<string, list<string>> unfolded VEVENT texts by UID */
+    private array $texts = [];
+
+    /** @var array<string, int> */
+    private array $lines = [];
+
+    /** @var list<array{line: int, what: string}> */
+    private array $problems = [];
+
+    /** @var array<string, list<string>> VTIMEZONE lines by TZID */
+    private array $zones = [];
+
+    private bool $cancels = false;
+
+    /** @param  \DateTimeZone  $home  preferred where several zones have the offsets of an unknown one */
+    public function __construct(private readonly \DateTimeZone $home) {}
+
+    /**
+     * @return array{groups: list<EventGroup>, problems: list<array{line: int, what: string}>}
+     *
+     * @throws UnreadableCalendar if the text is no iCalendar file or has no event
+     */
+    public function split(string $text): array
+    {
+        $text = self::asUtf8($text);
+        if (preg_match('/\A\s*BEGIN:VCALENDAR\s*$/im', substr($text, 0, 1000)) !== 1) {
+            throw new UnreadableCalendar(__('meetings.not_a_calendar'));
+        }
+        $component = null;
+        $body = [];
+        $from = 0;
+        foreach (self::unfolded($text) as [$number, $line]) {
+            $upper = strtoupper(substr($line, 0, 40));
+            if ($component === null && in_array($upper, ['BEGIN:VEVENT', 'BEGIN:VTIMEZONE'], true)) {
+                [$component, $body, $from] = [substr($upper, 6), [$line], $number];
+            } elseif ($component === null) {
+                $this->cancels = $this->cancels || $upper === 'METHOD:CANCEL';
+            } elseif ($upper === "END:{$component}") {
+                $component === 'VEVENT' ? $this->event([...$body, $line], $from) : $this->zone([...$body, $line]);
+                $component = null;
+            } elseif ($upper === 'BEGIN:VEVENT' || $upper === 'END:VCALENDAR') {
+                $this->problems[] = ['line' => $from, 'what' => __('meetings.not_closed')];
+                [$component, $body, $from] = $upper === 'BEGIN:VEVENT' ? ['VEVENT', [$line], $number] : [null, [], 0];
+            } else {
+                $body[] = $line;
+            }
+        }
+        if ($component === 'VEVENT') {
+            $this->problems[] = ['line' => $from, 'what' => __('meetings.not_closed')];
+        }
+        if ($this->texts === [] && $this->problems === []) {
+            throw new UnreadableCalendar(__('meetings.no_events'));
+        }
+
+        return ['groups' => $this->groups(), 'problems' => $this->problems];
+    }
+
+    /** @return list<EventGroup> */
+    private function groups(): array
+    {
+        $resolver = new ZoneResolver($this->home, $this->zones);
+        $groups = [];
+        foreach ($this->texts as $uid => $texts) {
+            $text = preg_replace_callback(
+                '/;TZID=("[^"]*"|[^;:"]*)/i',
+                static fn (array $match): string => ';TZID='.($resolver->resolve(trim($match[1], '"')) ?? 'unknown/'.trim($match[1], '"')),
+                implode("\r\n", $texts),
+            );
+            $groups[] = new EventGroup((string) $uid, $this->lines[$uid], (string) $text);
+        }
+
+        return $groups;
+    }
+
+    /** @param  list<string>  $body */
+    private function event(array $body, int $from): void
+    {
+        $kept = [];
+        $depth = 0;
+        foreach ($body as $line) {
+            $upper = strtoupper(substr($line, 0, 40));
+            if (str_starts_with($upper, 'BEGIN:') && $upper !== 'BEGIN:VEVENT') {
+                $depth++;
+            } elseif (str_starts_with($upper, 'END:') && $upper !== 'END:VEVENT') {
+                $depth--;
+            } elseif ($depth <= 0 && strlen($line) <= self::LONGEST_LINE && preg_match(self::LEFT_OUT, $line) !== 1) {
+                $kept[] = $line;
+            }
+        }
+        if ($this->cancels) {
+            array_splice($kept, -1, 0, ['STATUS:CANCELLED']);
+        }
+        $text = implode("\r\n", $kept);
+        $uid = preg_match('/^UID(?:;[^:\r\n]*)?:(\S.*?)\s*$/im', $text, $match) === 1 ? mb_substr($match[1], 0, 500) : 'made:'.sha1($text);
+        $this->texts[$uid][] = $text;
+        $this->lines[$uid] ??= $from;
+    }
+
+    /** @param  list<string>  $body */
+    private function zone(array $body): void
+    {
+        if (preg_match('/^TZID(?:;[^:\r\n]*)?:(.+)$/im', implode("\n", $body), $match) === 1) {
+            $this->zones[trim($match[1])] = $body;
+        }
+    }
+
+    /** @return \Generator<array{int, string}> line number where it begins, and the unfolded line */
+    private static function unfolded(string $text): \Generator
+    {
+        $held = null;
+        $from = 0;
+        foreach (explode("\n", $text) as $i => $line) {
+            if ($held !== null && $line !== '' && ($line[0] === ' ' || $line[0] === "\t")) {
+                $held .= substr($line, 1);
+            } else {
+                if ($held !== null && $held !== '') {
+                    yield [$from, $held];
+                }
+                [$held, $from] = [$line, $i + 1];
+            }
+        }
+        if ($held !== '') {
+            yield [$from, (string) $held];
+        }
+    }
+
+    /** @throws UnreadableCalendar if the bytes are no text */
+    private static function asUtf8(string $text): string
+    {
+        if (str_starts_with($text, "\xEF\xBB\xBF")) {
+            $text = substr($text, 3);
+        }
+        if (str_contains($text, "\0")) {
+            throw new UnreadableCalendar(__('meetings.not_a_calendar'));
+        }
+
+        $text = strtr($text, ["\r\n" => "\n", "\r" => "\n"]);
+
+        return mb_check_encoding($text, 'UTF-8') ? $text : mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repeats;
+
+use App\Models\TaskStage;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+
+/** What waited for an answer or for someday lies in the inbox again when its date has come. */
+final class ComeBack
+{
+    public function __invoke(User $user, CarbonImmutable $now): void
+    {
+        $today = $user->local($now)->format('Y-m-d');
+        $due = $user->tasks()->whereNull('done_at')->where(static fn ($query) => $query
+            ->where(static fn ($query) => $query->where('stage', TaskStage::Waiting)->where('ask_on', '<=', $today))
+            ->orWhere(static fn ($query) => $query->where('stage', TaskStage::Someday)->where('return_on', '<=', $today)));
+        if ((clone $due)->doesntExist()) {
+            return;
+        }
+        DB::transaction(static function () use ($due): void {
+            foreach ($due->get() as $task) {
+                $task->update(['stage' => TaskStage::Inbox, 'ask_on' => null, 'return_on' => null]);
+            }
+        });
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repeats;
+
+use App\Models\Task;
+use App\Time\Clock;
+
+/** Writes the history of a task, and lets what repeats come again. */
+final class TaskObserver
+{
+    /** Changes of these are told; the others are the plan's own or mere text. */
+    private const TOLD = [
+        'title', 'stage', 'importance', 'push', 'due_on', 'due_at', 'due_hard', 'not_before', 'estimate', 'minutes_left', 'demand', 'area_id', 'project_id',
+        'picked_on', 'set_at', 'part', 'waiting_for', 'ask_on', 'return_on', 'done_at',
+    ];
+
+    public function created(Task $task): void
+    {
+        $this->tell($task, 'caught', ['source' => $task->source]);
+    }
+
+    public function updated(Task $task): void
+    {
+        foreach (array_intersect_key($task->getChanges(), array_flip(self::TOLD)) as $column => $value) {
+            $before = $task->getRawOriginal($column);
+            $this->tell($task, $column, ['from' => is_scalar($before) ? $before : null, 'to' => is_scalar($value) ? $value : null]);
+        }
+        if ($task->wasChanged('done_at') && $task->done_at !== null && $task->repeat_id !== null) {
+            (new NextOccurrence)($task);
+        }
+    }
+
+    public function deleted(Task $task): void
+    {
+        if ($task->isForceDeleting()) {
+            return;
+        }
+        $this->tell($task, 'let_go', []);
+        if ($task->repeat_id !== null && $task->done_at === null) {
+            (new NextOccurrence)($task);
+        }
+    }
+
+    public function restored(Task $task): void
+    {
+        $this->tell($task, 'brought_back', []);
+    }
+
+    /** @param  array<string, int|string|bool|float|null>  $facts */
+    private function tell(Task $task, string $what, array $facts): void
+    {
+        $task->events()->create(['user_id' => $task->user_id, 'what' => $what, 'facts' => $facts, 'at' => Clock::now()]);
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rows;
+
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Nekto\Core\Estimate\Correction;
+use Nekto\Core\Estimate\Pair;
+use Nekto\Core\Prospect\Ratios;
+use Nekto\Core\Task\Demand;
+
+/** What finished work was estimated to take and what it took. */
+final readonly class PastRatios
+{
+    /** Older work says less about the present. */
+    private const NEWEST = 400;
+
+    /** @return list<Pair> */
+    public function pairs(User $user): array
+    {
+        return array_values(DB::table('tasks')->join('entries', 'entries.task_id', 'tasks.id')
+            ->where('tasks.user_id', $user->id)->whereNotNull('tasks.done_at')->whereNull('tasks.deleted_at')->where('estimate', '>', 0)->whereNotNull('entries.ends_at')
+            ->groupBy('tasks.id', 'area_id', 'demand', 'estimate')->orderByDesc('tasks.done_at')->limit(self::NEWEST)
+            ->get(['area_id', 'demand', 'estimate', DB::raw('sum(strftime(\'%s\', entries.ends_at) - strftime(\'%s\', entries.starts_at)) / 60 as actual')])
+            ->filter(static fn (\stdClass $row): bool => (int) $row->actual > 0)
+            ->map(static fn (\stdClass $row): Pair => new Pair((string) $row->area_id, Demand::from($row->demand), (int) $row->estimate, (int) $row->actual))->all());
+    }
+
+    /** Null with too little history to tell. */
+    public function of(User $user): ?Ratios
+    {
+        $ratios = array_map(static fn (Pair $pair): float => $pair->ratio(), $this->pairs($user));
+
+        return count($ratios) < Correction::LEAST ? null : new Ratios($ratios);
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rows;
+
+use App\Models\Block;
+use App\Models\BlockState;
+use App\Models\Task;
+use App\Models\User;
+use App\Time\Zones;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Collection;
+use Nekto\Core\Time\LocalDay;
+
+/**
+ * Which day a pick stands for. One that was not done on its day stands for today, or is offered again if the person
+ * wants that. Nothing is stored for it: undo and the past day's account keep the day that was picked.
+ */
+final readonly class Picks
+{
+    /** Of a long task so many minutes are thought of for one day. */
+    private const MOST_A_DAY = 120;
+
+    public function __construct(private User $user, private LocalDay $today) {}
+
+    /** Null: not picked, or picked for a day that went by. */
+    public function day(Task $task): ?LocalDay
+    {
+        return match (true) {
+            $task->picked_on === null => null,
+            ! $this->isLeftOver($task) => LocalDay::fromString($task->picked_on),
+            $this->user->carry_picks => $this->today,
+            default => null,
+        };
+    }
+
+    /**
+     * What picking a task for a day stores. One that had been put off beyond it is wanted after all.
+     *
+     * @return array{picked_on: string, not_before?: null}
+     */
+    public static function columns(Task $task, LocalDay $day): array
+    {
+        $end = RowMapper::moment(Zones::named($task->user->zone)->day($day)->end);
+
+        return ['picked_on' => $day->asString(), ...($task->not_before !== null && $task->not_before >= $end ? ['not_before' => null] : [])];
+    }
+
+    /** Of such a share, what would do on a day on which not all picks fit: half of it, if the task goes on elsewhere. */
+    public static function least(int $left): int
+    {
+        return $left > self::MOST_A_DAY ? intdiv(self::MOST_A_DAY, 2) : $left;
+    }
+
+    /** Of so many minutes left, those that a pick stands for on its day, on which so many were worked already. */
+    public static function share(int $left, int $worked = 0): int
+    {
+        return min($left, max(0, self::MOST_A_DAY - $worked));
+    }
+
+    /** Picked for a day before today, and still open. */
+    public function isLeftOver(Task $task): bool
+    {
+        return $task->done_at === null && $task->picked_on !== null && $task->picked_on < $this->today->asString();
+    }
+
+    public function isFor(Task $task, LocalDay $day): bool
+    {
+        return $this->day($task)?->number === $day->number;
+    }
+
+    /** One of the at most three that make that day a success. */
+    public function isKey(Task $task, LocalDay $day): bool
+    {
+        return $task->key && $this->isFor($task, $day);
+    }
+
+    /**
+     * @param  Builder<Task>  $tasks
+     * @return Builder<Task> those whose pick stands for that day
+     */
+    public function of(Builder $tasks, LocalDay $day): Builder
+    {
+        return $day->number === $this->today->number && $this->user->carry_picks
+            ? $this->withLeftOvers($tasks)
+            : $tasks->where('tasks.picked_on', $day->asString());
+    }
+
+    /**
+     * @param  Collection<int, Block>  $blocks  of that day
+     * @return Collection<int, Task> those whose pick stands for the day and that have no time on it, most important first
+     */
+    public function withoutTime(LocalDay $day, Collection $blocks): Collection
+    {
+        if ($day->number < $this->today->number) {
+            return new Collection;
+        }
+        $timed = $blocks->reject(static fn (Block $block): bool => $block->state === BlockState::Passed)->pluck('task_id')->unique()->all();
+
+        return $this->of($this->user->tasks()->plannable()->getQuery(), $day)->whereNotIn('tasks.id', $timed)->with('area')->orderByDesc('importance')->orderBy('id')->get()->toBase();
+    }
+
+    /**
+     * @param  Builder<Task>  $tasks
+     * @return Builder<Task> those picked for today, and those left over from before
+     */
+    public function withLeftOvers(Builder $tasks): Builder
+    {
+        $today = $this->today->asString();
+
+        return $tasks->where(static fn (Builder $one): Builder => $one->where('tasks.picked_on', $today)
+            ->orWhere(static fn (Builder $left): Builder => $left->where('tasks.picked_on', '<', $today)->whereNull('tasks.done_at')));
+    }
+}

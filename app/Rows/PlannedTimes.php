@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rows;
+
+use App\Models\BlockState;
+use App\Models\User;
+use Nekto\Core\Time\Interval;
+use Nekto\Core\Time\IntervalSet;
+
+/** All planned time of a person by task: no more than the screens ask about, since a plan has many blocks. */
+final readonly class PlannedTimes
+{
+    /** @param  array<int, list<array{Interval, bool}>>  $byTask  by start; true if anchored */
+    private function __construct(private array $byTask) {}
+
+    public static function of(User $user): self
+    {
+        $byTask = [];
+        $rows = $user->blocks()->where('state', BlockState::Planned)->orderBy('starts_at')->toBase()->get(['task_id', 'starts_at', 'ends_at', 'anchored']);
+        foreach ($rows as $row) {
+            $byTask[(int) $row->task_id][] = [new Interval(RowMapper::stored($row->starts_at), RowMapper::stored($row->ends_at)), (bool) $row->anchored];
+        }
+
+        return new self($byTask);
+    }
+
+    /** Minutes of a task that are planned to begin after that moment. */
+    public function minutesAfter(int $task, int $moment): int
+    {
+        $minutes = 0;
+        foreach ($this->byTask[$task] ?? [] as [$time]) {
+            $minutes += $time->start > $moment ? $time->length() : 0;
+        }
+
+        return $minutes;
+    }
+
+    /** When the task's first block begins that has not ended by then; null if it has none. */
+    public function next(int $task, int $now): ?int
+    {
+        foreach ($this->byTask[$task] ?? [] as [$time]) {
+            if ($time->end > $now) {
+                return $time->start;
+            }
+        }
+
+        return null;
+    }
+
+    /** Time that is anchored and has not ended by then. */
+    public function anchored(int $now): IntervalSet
+    {
+        $times = [];
+        foreach ($this->byTask as $blocks) {
+            foreach ($blocks as [$time, $anchored]) {
+                if ($anchored && $time->end > $now) {
+                    $times[] = $time;
+                }
+            }
+        }
+
+        return IntervalSet::covering(...$times);
+    }
+
+    /** Minutes of a task that are anchored and have not ended by then. */
+    public function anchoredMinutes(int $task, int $now): int
+    {
+        $minutes = 0;
+        foreach ($this->byTask[$task] ?? [] as [$time, $anchored]) {
+            $minutes += $anchored && $time->end > $now ? $time->length() : 0;
+        }
+
+        return $minutes;
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rows;
+
+use App\Models\HoursSet;
+use App\Models\Occurrence;
+use App\Models\Reserve;
+use App\Models\User;
+use App\Time\Zones;
+use Illuminate\Support\Collection;
+use Nekto\Core\Day\DayLoad;
+use Nekto\Core\Hours\WeeklyHours;
+use Nekto\Core\Time\Interval;
+use Nekto\Core\Time\IntervalSet;
+use Nekto\Core\Time\LocalDay;
+use Nekto\Core\Time\Zone;
+
+/** A person's time over some days, as core values: hours, lunch and meetings. */
+final readonly class WorkTime
+{
+    public Zone $zone;
+
+    public IntervalSet $lunch;
+
+    /** Meetings that block, each with the time kept free around it. */
+    public IntervalSet $busy;
+
+    /** @var array<int, IntervalSet> hours by the set's id, lunch left out */
+    public array $hours;
+
+    /** @var array<int, WeeklyHours> by the set's id */
+    private array $weekly;
+
+    /** @var array<int, IntervalSet> by the set's id */
+    private array $open;
+
+    /**
+     * @param  Collection<int, HoursSet>  $sets  with their exceptions
+     * @param  Collection<int, Occurrence>  $occurrences  with their meetings, by start
+     * @param  list<Reserve>  $reserves  time kept free by hand, by start
+     * @param  list<Interval>  $ended  ends of days that the person cleared
+     */
+    public function __construct(
+        public User $user,
+        public LocalDay $first,
+        public int $days,
+        public Collection $sets,
+        public Collection $occurrences,
+        public array $reserves = [],
+        public array $ended = [],
+    ) {
+        $this->zone = Zones::named($user->zone);
+        $this->lunch = RowMapper::lunch($user)->during($this->zone, $first, $days);
+        $weekly = $hours = [];
+        foreach ($sets as $set) {
+            $weekly[$set->id] = RowMapper::hours($set);
+            $hours[$set->id] = $weekly[$set->id]->during($this->zone, $first, $days)->without($this->lunch);
+        }
+        $this->weekly = $weekly;
+        $this->hours = $hours;
+        $busy = $ended;
+        foreach ($occurrences as $occurrence) {
+            if (RowMapper::blocks($occurrence)) {
+                $busy[] = RowMapper::withBuffers($occurrence, $user);
+            }
+        }
+        foreach ($reserves as $reserve) {
+            $busy[] = RowMapper::time($reserve);
+        }
+        $this->busy = IntervalSet::covering(...$busy);
+        $this->open = array_map(fn (IntervalSet $set): IntervalSet => $set->without($this->busy), $hours);
+    }
+
+    public function span(): Interval
+    {
+        return new Interval($this->zone->at($this->first, 0), $this->zone->at($this->first->plusDays($this->days), 0));
+    }
+
+    /** Open time of a set of hours: without lunch and busy meetings; anchored blocks are still in it. */
+    public function open(int $set): IntervalSet
+    {
+        return $this->open[$set];
+    }
+
+    /** Hours of that day with lunch still in them. */
+    public function hoursOn(int $set, LocalDay $day): IntervalSet
+    {
+        return $this->weekly[$set]->during($this->zone, $day, 1);
+    }
+
+    /** What the day can carry in that set of hours. */
+    public function load(int $set, LocalDay $day, IntervalSet $anchored): DayLoad
+    {
+        $span = $this->zone->day($day);
+
+        return DayLoad::of(
+            $this->hoursOn($set, $day),
+            $this->lunch->between($span->start, $span->end),
+            $this->busy->between($span->start, $span->end),
+            $anchored->between($span->start, $span->end),
+            $this->user->margin_percent,
+        );
+    }
+
+    /**
+     * The moment work of a set of hours is due: its time, or the end of its day's hours (of the day itself, if those
+     * are closed); null if it has neither.
+     *
+     * @param  string|null  $on  the local day, as it is stored
+     * @param  string|null  $at  the time in UTC, as it is stored
+     */
+    public function due(?string $on, ?string $at, int $set): ?int
+    {
+        if ($at !== null) {
+            return RowMapper::stored($at);
+        }
+        if ($on === null) {
+            return null;
+        }
+        $day = LocalDay::fromString($on);
+        $end = 0;
+        foreach ($this->weekly[$set]->on($day) as $stretch) {
+            $end = max($end, $stretch->to);
+        }
+
+        return $this->zone->at($day, $end === 0 ? 1440 : $end);
+    }
+}

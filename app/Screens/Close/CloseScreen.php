@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Close;
+
+use App\Models\Area;
+use App\Models\Block;
+use App\Models\BlockState;
+use App\Models\Entry;
+use App\Models\Occurrence;
+use App\Models\Task;
+use App\Models\User;
+use App\Rows\Blocks;
+use App\Rows\PastRatios;
+use App\Rows\Picks;
+use App\Rows\RowMapper;
+use App\Rows\WorkTimeLoader;
+use App\Screens\Frame\Ribbon;
+use App\Screens\Work\WorkScreen;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Nekto\Core\Estimate\Correction;
+use Nekto\Core\Time\LocalDay;
+
+/** The day's account like a bill: planned, actual, difference; what is unfinished and where it went; tomorrow's sketch. */
+final readonly class CloseScreen
+{
+    public const ASK_AFTER = 4;
+
+    public function __construct(private WorkTimeLoader $times, private PastRatios $past) {}
+
+    /** @return array<string, mixed> */
+    public function of(User $user, LocalDay $day, CarbonImmutable $now): array
+    {
+        $time = $this->times->load($user, $day, 2);
+        $span = $time->zone->day($day);
+        [$from, $until] = [RowMapper::moment($span->start), RowMapper::moment($span->end)];
+        $blocks = Blocks::during($user, $span)->with('task.area')->get();
+        $entries = $user->entries()->where('starts_at', '>=', $from)->where('starts_at', '<', $until)->orderBy('starts_at')->get();
+        $tasks = $blocks->map(static fn (Block $block): Task => $block->task)->keyBy('id');
+        $other = $user->tasks()->withTrashed()->with('area')->findMany($entries->pluck('task_id')->filter()->diff($tasks->keys())->unique()->all())->keyBy('id');
+        $rows = $this->rows($tasks->union($other), $blocks, $entries, $now);
+        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && RowMapper::blocks($one) && $one->starts_at < $until && $one->ends_at > $from);
+        $held = (int) $meetings->filter(static fn (Occurrence $one): bool => $one->ends_at <= $now)->sum(static fn (Occurrence $one): int => RowMapper::time($one)->length());
+        $next = $day->plusDays(1);
+        $nextTime = $this->times->load($user, $next, 1);
+        $coming = Blocks::during($user, $nextTime->span())->with('task.area')->get();
+
+        return [
+            'day' => $day,
+            'entries' => $entries,
+            'titles' => $tasks->union($other)->map(static fn (Task $task): string => $task->title)->all(),
+            'areas' => collect($rows)->groupBy(static fn (array $row): int => $row['area']->id),
+            'planned' => (int) array_sum(array_column($rows, 'planned')),
+            'actual' => (int) array_sum(array_column($rows, 'actual')),
+            'breaks' => (int) $entries->where('break', true)->sum(static fn (Entry $one): int => (int) $one->starts_at->diffInMinutes($one->ends_at ?? $now)),
+            'meetings' => $meetings,
+            'held' => $held,
+            'unplanned' => array_values(array_filter($rows, static fn (array $row): bool => $row['planned'] === 0)),
+            'keys' => $this->keys($user, $day, $until, $now),
+            'unfinished' => $this->unfinished($user, $rows, $until, $now),
+            'taught' => $this->taught($user, $rows),
+            'closed' => $user->closedDays()->firstWhere('date', $day->asString()),
+            'tomorrow' => Ribbon::of($nextTime, $coming, $now),
+            'tomorrowDate' => $next,
+            'tomorrowMinutes' => (int) $coming->sum(static fn (Block $block): int => RowMapper::time($block)->length()),
+        ];
+    }
+
+    /**
+     * The day's key tasks, with or without a time on it: kept are those done before it ended.
+     *
+     * @return array<int, array{title: string, state: string}> by task id
+     */
+    private function keys(User $user, LocalDay $day, CarbonImmutable $until, CarbonImmutable $now): array
+    {
+        $picks = new Picks($user, RowMapper::today($user, $now));
+
+        return $picks->of($user->tasks()->where('key', true)->getQuery(), $day)->orderBy('id')->get()->mapWithKeys(static fn (Task $task): array => [$task->id => [
+            'title' => $task->title,
+            'state' => match (true) {
+                $task->done_at !== null && $task->done_at < $until => 'kept',
+                $now < $until => 'still open',
+                default => 'missed',
+            },
+        ]])->all();
+    }
+
+    /**
+     * @param  Collection<int, Task>  $tasks
+     * @param  Collection<int, Block>  $blocks
+     * @param  Collection<int, Entry>  $entries
+     * @return list<array{task: Task, area: Area, planned: int, actual: int, state: string}>
+     */
+    private function rows(Collection $tasks, Collection $blocks, Collection $entries, CarbonImmutable $now): array
+    {
+        $rows = [];
+        foreach ($tasks as $task) {
+            $own = $blocks->where('task_id', $task->id);
+            $planned = self::planned($task, $own);
+            $actual = WorkScreen::minutes($entries->where('task_id', $task->id), $now);
+            $rows[] = ['task' => $task, 'area' => $task->area, 'planned' => $planned, 'actual' => $actual, 'state' => match (true) {
+                $task->done_at !== null => 'done',
+                $planned === 0 => 'not planned',
+                $actual > 0 => 'part done',
+                $own->contains(static fn (Block $block): bool => $block->state === BlockState::Planned && $block->ends_at > $now) => 'still to come',
+                default => 'not begun',
+            }];
+        }
+        usort($rows, static fn (array $a, array $b): int => [$a['area']->id, -$a['planned']] <=> [$b['area']->id, -$b['planned']]);
+
+        return $rows;
+    }
+
+    /**
+     * What was placed again that day counts once, also where that went by as well.
+     *
+     * @param  Collection<int, Block>  $own
+     */
+    private static function planned(Task $task, Collection $own): int
+    {
+        $length = static fn (Block $block): int => RowMapper::time($block)->length();
+        $stood = $own->reject(static fn (Block $block): bool => $block->state === BlockState::Passed);
+        if ($stood->isNotEmpty()) {
+            return (int) $stood->sum($length);
+        }
+        $whole = (int) $own->sum($length);
+
+        return $task->done_at === null && $task->minutes_left !== null ? min($whole, max($task->minutes_left, (int) $own->max($length))) : $whole;
+    }
+
+    /**
+     * @param  list<array{task: Task, area: Area, planned: int, actual: int, state: string}>  $rows
+     * @return list<array{task: Task, state: string, next: Block|null}>
+     */
+    private function unfinished(User $user, array $rows, CarbonImmutable $until, CarbonImmutable $now): array
+    {
+        $open = array_values(array_filter($rows, static fn (array $row): bool => in_array($row['state'], ['part done', 'not begun', 'still to come'], true)));
+        $next = $user->blocks()->whereIn('task_id', array_map(static fn (array $row): int => $row['task']->id, $open))->where('state', BlockState::Planned)->where('ends_at', '>', $now)->orderBy('starts_at')->get()->groupBy('task_id');
+
+        return array_map(static fn (array $row): array => ['task' => $row['task'], 'state' => $row['state'], 'next' => ($next[$row['task']->id] ?? null)?->first()], $open);
+    }
+
+    /**
+     * @param  list<array{task: Task, area: Area, planned: int, actual: int, state: string}>  $rows
+     * @return list<array{title: string, estimate: int, actual: int, likely: float|null}>
+     */
+    private function taught(User $user, array $rows): array
+    {
+        $pairs = $this->past->pairs($user);
+        $taught = [];
+        foreach ($rows as $row) {
+            if ($row['state'] === 'done' && $row['actual'] > 0 && $row['task']->estimate !== null) {
+                $correction = Correction::of($pairs, (string) $row['area']->id, $row['task']->demand, $row['task']->estimate);
+                $taught[] = ['title' => $row['task']->title, 'estimate' => $row['task']->estimate, 'actual' => $row['actual'], 'likely' => $correction->isReliable() ? $correction->median : null];
+            }
+        }
+
+        return $taught;
+    }
+}

@@ -1,0 +1,192 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Frame;
+
+use App\Models\Block;
+use App\Models\BlockState;
+use App\Rows\RowMapper;
+use App\Rows\WorkTime;
+use App\Wording\Times;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Nekto\Core\Task\Demand;
+use Nekto\Core\Time\Interval;
+use Nekto\Core\Time\IntervalSet;
+
+/** Today as a tape: everything in thousandths of its width. */
+final readonly class Ribbon
+{
+    /** The width it is designed for, to decide where a label goes. */
+    private const WIDTH = 1152;
+
+    private const LETTER = 5.9;
+
+    /** Half of the word "lunch", in thousandths. */
+    private const LUNCH = 17;
+
+    /** A day without hours shows these, by the wall clock. */
+    private const DEFAULT_FROM = 540;
+
+    private const DEFAULT_TO = 1050;
+
+    private const SHORTEST = 240;
+
+    /**
+     * @param  array<int, array<string, mixed>>  $pieces  kind, left, width, label, name, href, hue, state, deep, fits ('in', 'beside' or '')
+     * @param  array<int, array{float, float}>  $open  left and width of solid line
+     * @param  array<int, array{float, bool}>  $ticks  left, and true at the full hour
+     * @param  array<int, array{float, float}>  $gaps  left and width of buffers
+     */
+    private function __construct(
+        public string $from,
+        public string $to,
+        public array $pieces,
+        public array $open,
+        public array $ticks,
+        public array $gaps,
+        public ?float $lunch,
+        public ?float $nowAt,
+        public string $nowLabel,
+        public bool $nowLeft,
+    ) {}
+
+    /** @param  Collection<int, Block>  $blocks  of the day, with tasks and areas, by start */
+    public static function of(WorkTime $time, Collection $blocks, CarbonImmutable $now): self
+    {
+        $span = self::span($time);
+        $place = static fn (int $minute): float => round(1000 * (min($span->end, max($span->start, $minute)) - $span->start) / $span->length(), 2);
+        $stretch = static fn (Interval $interval): array => [$place($interval->start), $place($interval->end) - $place($interval->start)];
+        $hours = IntervalSet::empty();
+        foreach ($time->hours as $set) {
+            $hours = $hours->union($set);
+        }
+        $gaps = [];
+        foreach ($time->occurrences as $occurrence) {
+            if (RowMapper::blocks($occurrence) && ! $occurrence->all_day) {
+                $meeting = RowMapper::time($occurrence);
+                foreach (IntervalSet::covering(RowMapper::withBuffers($occurrence, $time->user))->without(IntervalSet::covering($meeting))->intervals as $gap) {
+                    $gaps[] = $stretch($gap);
+                }
+            }
+        }
+        $minute = RowMapper::minute($now);
+        $lunch = $time->lunch->between($span->start, $span->end)->intervals[0] ?? null;
+        $lunchAt = $lunch === null ? null : $place(intdiv($lunch->start + $lunch->end, 2));
+        $pieces = self::pieces($time, $blocks, $span, $place, $lunchAt, $minute);
+        $next = collect($pieces)->first(static fn (array $piece): bool => $piece['start'] > $minute);
+
+        return new self(
+            Times::clock($time->user, $span->start),
+            Times::clock($time->user, $span->end),
+            $pieces,
+            array_map($stretch, $hours->between($span->start, $span->end)->intervals),
+            self::ticks($span, $place),
+            $gaps,
+            $lunchAt,
+            $minute >= $span->start && $minute <= $span->end ? $place($minute) : null,
+            Times::clock($time->user, $minute),
+            $next !== null && ($next['left'] - $place($minute)) * self::WIDTH / 1000 < 44,
+        );
+    }
+
+    private static function span(WorkTime $time): Interval
+    {
+        $edges = [];
+        foreach ($time->hours as $set) {
+            foreach ($set->intervals as $interval) {
+                array_push($edges, $interval->start, $interval->end);
+            }
+        }
+        if ($edges === []) {
+            return new Interval($time->zone->at($time->first, self::DEFAULT_FROM), $time->zone->at($time->first, self::DEFAULT_TO));
+        }
+
+        return new Interval(min($edges), max(max($edges), min($edges) + self::SHORTEST));
+    }
+
+    /**
+     * @param  Collection<int, Block>  $blocks
+     * @param  \Closure(int): float  $place
+     * @return array<int, array<string, mixed>>
+     */
+    private static function pieces(WorkTime $time, Collection $blocks, Interval $span, \Closure $place, ?float $lunch, int $now): array
+    {
+        $pieces = [];
+        foreach ($time->occurrences as $occurrence) {
+            if (! $occurrence->all_day && RowMapper::blocks($occurrence)) {
+                $pieces[] = ['kind' => 'meeting', 'id' => $occurrence->id, 'row' => $occurrence, 'label' => $occurrence->summary, 'hue' => null, 'state' => '', 'anchored' => false, 'deep' => false];
+            }
+        }
+        foreach ($blocks as $block) {
+            if ($block->state !== BlockState::Passed) {
+                $pieces[] = [
+                    'kind' => 'block', 'id' => $block->id, 'row' => $block, 'label' => $block->task->shortTitle(), 'hue' => $block->task->area->hue,
+                    'state' => $block->state->value, 'anchored' => $block->anchored, 'deep' => $block->task->demand === Demand::Deep,
+                ];
+            }
+        }
+        $pieces = array_values(array_filter($pieces, static fn (array $piece): bool => RowMapper::time($piece['row'])->overlaps($span)));
+        usort($pieces, static fn (array $a, array $b): int => RowMapper::start($a['row']) <=> RowMapper::start($b['row']));
+        foreach ($pieces as $i => $piece) {
+            $interval = RowMapper::time($piece['row']);
+            $left = $place($interval->start);
+            $width = $place($interval->end) - $left;
+            $next = isset($pieces[$i + 1]) ? $place(RowMapper::start($pieces[$i + 1]['row'])) : 1000.0;
+            if ($lunch !== null && $lunch > $left + $width && $piece['kind'] === 'block' && ! $piece['deep']) {
+                $next = min($next, $lunch - self::LUNCH);
+            }
+            $after = $interval->contains($now) ? $place($now) - $left : 0.0; // the label begins after the stem of now
+            [$label, $fits] = self::label($piece['label'], $width - $after, $next - $left - $width, $piece['anchored']);
+            $pieces[$i] = [
+                ...array_diff_key($piece, ['row' => true]),
+                'start' => $interval->start,
+                'left' => $left,
+                'width' => $width,
+                'name' => $piece['label'].', '.Times::range($time->user, $interval->start, $interval->end),
+                'label' => $label,
+                'fits' => $fits,
+                'after' => round($after / max(1.0, $width) * 100, 1),
+            ];
+        }
+
+        return $pieces;
+    }
+
+    /**
+     * The whole label where it fits, or else what stands before its comma, its last or its first word; never one that is
+     * cut.
+     *
+     * @return array{string, string} the label, and "in", "beside" or "" for where it goes
+     */
+    private static function label(string $label, float $width, float $free, bool $anchored): array
+    {
+        $words = explode(' ', $label);
+        $last = (string) end($words);
+        $texts = array_unique([$label, explode(',', $label)[0], mb_strtoupper(mb_substr($last, 0, 1)).mb_substr($last, 1), rtrim($words[0], ',:')]);
+        foreach (['in' => $width, 'beside' => $free] as $place => $room) {
+            foreach ($texts as $text) {
+                if (mb_strlen($text) > 2 && mb_strlen($text) * self::LETTER + 12 + ($anchored ? 18 : 0) <= $room * self::WIDTH / 1000) {
+                    return [$text, $place];
+                }
+            }
+        }
+
+        return [$label, ''];
+    }
+
+    /**
+     * @param  \Closure(int): float  $place
+     * @return array<int, array{float, bool}>
+     */
+    private static function ticks(Interval $span, \Closure $place): array
+    {
+        $ticks = [];
+        for ($at = $span->start + (30 - $span->start % 30) % 30; $at <= $span->end; $at += 30) {
+            $ticks[] = [$place($at), $at % 60 === 0];
+        }
+
+        return $ticks;
+    }
+}

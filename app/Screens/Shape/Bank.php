@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Shape;
+
+use App\Models\Block;
+use App\Models\Task;
+use App\Models\User;
+use App\Rows\Candidate;
+use App\Rows\PlannedTimes;
+use App\Rows\RowMapper;
+use App\Rows\WorkTime;
+use App\Wording\Times;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Nekto\Core\Time\LocalDay;
+
+/** The tasks that could be done on a day and have no block on it, by why they are there and by pull. */
+final readonly class Bank
+{
+    /** Rows that fit beside the sheet. */
+    private const ROWS = 16;
+
+    private const SOON_DAYS = 2;
+
+    private const MOST_SOON = 6;
+
+    private const MOST_CARRIED = 4;
+
+    /** @param  array<int, array{name: string, rows: array<int, array<string, mixed>>, minutes: int}>  $groups */
+    private function __construct(public array $groups, public int $count, public int $hidden, public int $unestimated) {}
+
+    /**
+     * @param  Collection<int, Candidate>  $candidates
+     * @param  Collection<int, Block>  $blocks  of the day
+     * @param  Collection<int, Task>  $untimed  picked for it, without a time on it
+     */
+    public static function of(User $user, Collection $candidates, Collection $blocks, PlannedTimes $planned, LocalDay $day, WorkTime $time, CarbonImmutable $now, bool $whole, Collection $untimed): self
+    {
+        $onDay = $blocks->pluck('task_id')->flip();
+        $minute = RowMapper::minute($now);
+        $free = Candidate::byPull($candidates->reject(static fn (Candidate $one): bool => $onDay->has($one->id) || ! $one->isNext));
+        $picked = $free->intersectByKeys($untimed->keyBy('id'));
+        $free = $free->diffKeys($picked);
+        $soonEnd = $time->zone->day($day->plusDays(self::SOON_DAYS))->end;
+        $soon = $free->filter(static fn (Candidate $one): bool => $one->due !== null && $one->due <= $soonEnd)->sortBy('due');
+        $soon = $whole ? $soon : $soon->take(self::MOST_SOON);
+        $rest = $free->diffKeys($soon);
+        $carried = $rest->filter(static fn (Candidate $one): bool => $one->carried > 0);
+        $carried = $whole ? $carried : $carried->take(self::MOST_CARRIED);
+        $best = $rest->diffKeys($carried);
+        $best = $whole ? $best : $best->take(max(3, self::ROWS - $soon->count() - $carried->count()));
+        $tasks = $user->tasks()->with('area')->findMany([...$picked->keys(), ...$soon->keys(), ...$carried->keys(), ...$best->keys()])->keyBy('id');
+        $groups = [];
+        foreach (['picked' => $picked, 'due_soon' => $soon, 'carried' => $carried, 'best_pull' => $best] as $name => $some) {
+            if ($some->isNotEmpty()) {
+                $groups[] = [
+                    'name' => __("shape.bank.{$name}"),
+                    'rows' => $some->map(static fn (Candidate $one): array => self::row($user, $one, $tasks[$one->id], $planned->next($one->id, $minute), $now))->values()->all(),
+                    'minutes' => $some->sum(static fn (Candidate $one): int => (int) $one->left),
+                ];
+            }
+        }
+
+        return new self(
+            $groups,
+            $free->count(),
+            $free->count() - $soon->count() - $carried->count() - $best->count(),
+            $candidates->filter(static fn (Candidate $one): bool => $one->left === null)->count(),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(User $user, Candidate $one, Task $task, ?int $next, CarbonImmutable $now): array
+    {
+        return [
+            'id' => $one->id,
+            'title' => $task->title,
+            'hue' => $task->area->hue,
+            'area' => $task->area->name,
+            'importance' => $one->importance->value ?? 0,
+            'carried' => $one->carried,
+            'left' => $one->left,
+            'due' => $one->due === null ? '' : Times::day($user, $task->due_on === null ? $one->due : $one->due - 1, $now),
+            'late' => $one->due !== null && $one->due < RowMapper::minute($now),
+            'room' => $one->demand?->room(),
+            'pressure' => $one->pressure(),
+            'pull' => $one->pull->total(),
+            'next' => $next === null ? '' : Times::when($user, $next, $now),
+        ];
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Shape;
+
+use App\Models\Block;
+use App\Models\BlockState;
+use App\Models\Task;
+use App\Models\User;
+use App\Rows\Blocks;
+use App\Rows\Picks;
+use App\Rows\RowMapper;
+use App\Time\Zones;
+use Nekto\Core\Time\LocalDay;
+
+/** A day without times: what is picked or laid out for it, by part of the day. */
+final readonly class DayList
+{
+    private const NOON = 720;
+
+    private const EVENING = 1080;
+
+    /**
+     * @param  array<string, list<array{task: Task, minutes: int, from: int|null, done: bool, key: bool}>>  $parts  by part of the day
+     */
+    private function __construct(public array $parts, public int $minutes, public int $done) {}
+
+    public static function of(User $user, LocalDay $day, Picks $picks): self
+    {
+        $zone = Zones::named($user->zone);
+        $span = $zone->day($day);
+        $blocks = Blocks::during($user, $span)->with(['task.area', 'task.project'])->where('state', '!=', BlockState::Passed)->get();
+        $parts = ['morning' => [], 'afternoon' => [], 'evening' => [], 'any time' => []];
+        $minutes = $done = 0;
+        foreach ($blocks->groupBy('task_id') as $some) {
+            $first = $some->first() ?? throw new \LogicException('A group is not empty.');
+            $length = (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length());
+            $start = $zone->minuteOfDay(RowMapper::start($first));
+            $parts[$start < self::NOON ? 'morning' : ($start < self::EVENING ? 'afternoon' : 'evening')][] = ['task' => $first->task, 'minutes' => $length, 'from' => RowMapper::start($first), 'done' => $first->task->done_at !== null, 'key' => $picks->isKey($first->task, $day)];
+            $minutes += $length;
+            $done += $first->task->done_at === null ? 0 : $length;
+        }
+        foreach ($picks->of($user->tasks()->with(['area', 'project'])->getQuery(), $day)->whereNotIn('id', $blocks->pluck('task_id'))->orderBy('id')->get() as $task) {
+            $parts[$task->part ?? 'any time'][] = ['task' => $task, 'minutes' => (int) ($task->minutes_left ?? 0), 'from' => null, 'done' => $task->done_at !== null, 'key' => $task->key];
+            $minutes += (int) $task->minutes_left;
+        }
+
+        return new self(array_filter($parts), $minutes, $done);
+    }
+}

@@ -1,0 +1,210 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Shape;
+
+use App\Models\Block;
+use App\Models\BlockState;
+use App\Models\Occurrence;
+use App\Models\Reserve;
+use App\Models\Task;
+use App\Rows\Candidate;
+use App\Rows\Picks;
+use App\Rows\RowMapper;
+use App\Rows\WorkTime;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Nekto\Core\Day\DayLoad;
+use Nekto\Core\Task\Demand;
+use Nekto\Core\Time\Interval;
+use Nekto\Core\Time\IntervalSet;
+use Nekto\Core\Time\LocalDay;
+
+/** A day's work stacked up against its load line, in the person's first set of hours. */
+final readonly class Gauge
+{
+    /** Pixels a minute where the day is of usual length; longer days are drawn smaller. */
+    private const SCALE = 1.3;
+
+    private const HEIGHT = 448;
+
+    /**
+     * @param  array<int, array<string, mixed>>  $pieces  from the foot up: id, label, minutes, bottom, height, hue, deep, state, spent, over
+     * @param  array<int, array{name: string, minutes: int, line: int}>  $others  what the other sets of hours carry
+     */
+    private function __construct(
+        public string $hoursName,
+        public DayLoad $load,
+        public array $pieces,
+        public int $planned,
+        public int $deep,
+        public int $deepLimit,
+        public int $lead,
+        public int $reserved,
+        public array $others,
+        public float $scale,
+        public ?float $chosenAt,
+    ) {}
+
+    /**
+     * @param  Collection<int, Block>  $blocks  of the day, with tasks and areas
+     * @param  Collection<int, Candidate>  $candidates
+     * @param  Collection<int, Task>  $untimed  picked for the day, without a time on it
+     */
+    public static function of(WorkTime $time, LocalDay $day, Collection $blocks, Collection $candidates, CarbonImmutable $now, ?Block $chosen, Collection $untimed): self
+    {
+        $anchored = IntervalSet::covering(...$blocks->filter(static fn (Block $block): bool => $block->anchored && $block->state !== BlockState::Passed)
+            ->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all());
+        $counted = $blocks->reject(static fn (Block $block): bool => $block->state === BlockState::Passed || $block->anchored);
+        $main = $time->sets->first();
+        $mine = $counted->filter(static fn (Block $block): bool => $block->task->hoursSet() === $main?->id);
+        $load = $main === null
+            ? DayLoad::of(IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), 0)
+            : $time->load($main->id, $day, $anchored);
+        $waiting = $untimed->filter(static fn (Task $task): bool => $task->hoursSet() === $main?->id);
+        $planned = self::minutes($mine) + (int) $waiting->sum(static fn (Task $task): int => Picks::share((int) $task->minutes_left));
+        $scale = min(self::SCALE, self::HEIGHT / max(60, $load->open, $planned));
+        $pieces = self::stack($mine, $candidates, $time, $day, $now, $load->loadLine, $scale, $waiting);
+
+        return new self(
+            $main->name ?? '',
+            $load,
+            $pieces,
+            $planned,
+            self::minutes($blocks->filter(static fn (Block $block): bool => $block->state !== BlockState::Passed && $block->task->demand === Demand::Deep)),
+            $time->user->deep_limit,
+            self::lead($time, $day),
+            self::reserved($time, $day),
+            self::others($time, $day, $counted, $anchored),
+            $scale,
+            collect($pieces)->where('id', $chosen->id ?? 0)->map(static fn (array $piece): float => $piece['bottom'] + $piece['height'] / 2)->first(),
+        );
+    }
+
+    /** Minutes of the main hours that were reserved by hand; where a meeting lies on them they are the meeting's. */
+    private static function reserved(WorkTime $time, LocalDay $day): int
+    {
+        $main = $time->sets->first();
+        if ($main === null || $time->reserves === []) {
+            return 0;
+        }
+        $span = $time->zone->day($day);
+        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => RowMapper::blocks($one))->map(static fn (Occurrence $one): Interval => RowMapper::withBuffers($one, $time->user));
+
+        return IntervalSet::covering(...array_map(static fn (Reserve $reserve): Interval => RowMapper::time($reserve), $time->reserves))
+            ->between($span->start, $span->end)->intersection($time->hours[$main->id])->without(IntervalSet::covering(...$meetings->values()->all()))->length();
+    }
+
+    private static function isOn(Block $block, CarbonImmutable $now): bool
+    {
+        return RowMapper::time($block)->contains(RowMapper::minute($now));
+    }
+
+    /** How far the day is over its line; 0 if it is not. */
+    public function over(): int
+    {
+        return max(0, $this->planned - $this->load->loadLine);
+    }
+
+    /** What still fits under the line. */
+    public function free(): int
+    {
+        return max(0, $this->load->loadLine - $this->planned);
+    }
+
+    /**
+     * From the foot: done, begun, due that day, then by pull – so what lies over the line is what can wait.
+     *
+     * @param  Collection<int, Block>  $blocks
+     * @param  Collection<int, Candidate>  $candidates
+     * @param  Collection<int, Task>  $untimed  on top: they have no time yet
+     * @return array<int, array<string, mixed>>
+     */
+    private static function stack(Collection $blocks, Collection $candidates, WorkTime $time, LocalDay $day, CarbonImmutable $now, int $line, float $scale, Collection $untimed): array
+    {
+        $end = $time->zone->day($day)->end;
+        $rank = static fn (Block $block): array => [
+            match (true) {
+                $block->state === BlockState::Done, $block->state === BlockState::Part => 0,
+                self::isOn($block, $now) => 1,
+                ($candidates[$block->task_id]->due ?? PHP_INT_MAX) <= $end => 2,
+                default => 3,
+            },
+            -($candidates[$block->task_id] ?? null)?->pull->total(),
+            RowMapper::start($block),
+        ];
+        $pieces = [];
+        $sum = 0;
+        foreach ($blocks->sort(static fn (Block $a, Block $b): int => $rank($a) <=> $rank($b)) as $block) {
+            $length = RowMapper::time($block)->length();
+            $begun = $block->state === BlockState::Planned && self::isOn($block, $now);
+            $pieces[] = [
+                'id' => $block->id,
+                'label' => $block->task->shortTitle(),
+                'minutes' => $length,
+                'bottom' => round($sum * $scale, 1),
+                'height' => round($length * $scale, 1),
+                'hue' => $block->task->area->hue,
+                'deep' => $block->task->demand === Demand::Deep,
+                'state' => $block->state->value,
+                'spent' => $begun ? round((RowMapper::minute($now) - RowMapper::start($block)) * $scale, 1) : 0,
+                'over' => $sum + $length > $line,
+            ];
+            $sum += $length;
+        }
+        foreach ($untimed as $task) {
+            $length = Picks::share((int) $task->minutes_left);
+            $pieces[] = [
+                'id' => null, 'task' => $task->id, 'label' => $task->shortTitle(), 'minutes' => $length, 'bottom' => round($sum * $scale, 1), 'height' => round($length * $scale, 1),
+                'hue' => $task->area->hue, 'deep' => $task->demand === Demand::Deep, 'state' => 'untimed', 'spent' => 0, 'over' => $sum + $length > $line,
+            ];
+            $sum += $length;
+        }
+
+        return $pieces;
+    }
+
+    /** Minutes of that day's meetings that are time to get there or away. */
+    private static function lead(WorkTime $time, LocalDay $day): int
+    {
+        $span = $time->zone->day($day);
+        $bare = [];
+        foreach ($time->occurrences as $occurrence) {
+            if (RowMapper::blocks($occurrence)) {
+                $bare[] = RowMapper::time($occurrence);
+            }
+        }
+        foreach ($time->reserves as $reserve) {
+            $bare[] = RowMapper::time($reserve);
+        }
+        $main = $time->sets->first();
+
+        return $main === null ? 0 : $time->busy->without(IntervalSet::covering(...$bare))
+            ->between($span->start, $span->end)->intersection($time->hours[$main->id])->length();
+    }
+
+    /**
+     * @param  Collection<int, Block>  $counted
+     * @return array<int, array{name: string, minutes: int, line: int}>
+     */
+    private static function others(WorkTime $time, LocalDay $day, Collection $counted, IntervalSet $anchored): array
+    {
+        $others = [];
+        foreach ($time->sets->slice(1) as $set) {
+            $line = $time->load($set->id, $day, $anchored)->loadLine;
+            $minutes = self::minutes($counted->filter(static fn (Block $block): bool => $block->task->hoursSet() === $set->id));
+            if ($line > 0 || $minutes > 0) {
+                $others[] = ['name' => $set->name, 'minutes' => $minutes, 'line' => $line];
+            }
+        }
+
+        return $others;
+    }
+
+    /** @param  Collection<int, Block>  $blocks */
+    private static function minutes(Collection $blocks): int
+    {
+        return $blocks->sum(static fn (Block $block): int => RowMapper::time($block)->length());
+    }
+}

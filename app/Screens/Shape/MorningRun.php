@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Shape;
+
+use App\Clock\Timer;
+use App\Models\Block;
+use App\Models\BlockState;
+use App\Models\Entry;
+use App\Models\Occurrence;
+use App\Models\Task;
+use App\Models\User;
+use App\Rows\Candidate;
+use App\Rows\Picks;
+use App\Rows\RowMapper;
+use App\Rows\WorkTime;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Nekto\Core\Time\LocalDay;
+
+/** One step of the guided run through the morning. */
+final readonly class MorningRun
+{
+    private const DAYS_BACK = 4;
+
+    private const CANDIDATES = 10;
+
+    /**
+     * @param  list<array{task: Task, state: string, next: Block|null}>  $left  unfinished work of the last day that had a plan
+     * @param  Collection<int, Occurrence>  $meetings
+     * @param  list<array{task: Task, minutes: int, pull: int, why: string}>  $candidates
+     */
+    private function __construct(public MorningStep $step, public array $left, public Collection $meetings, public array $candidates, public ?Entry $forgotten) {}
+
+    /** @param  Collection<int, Candidate>  $candidates */
+    public static function of(User $user, MorningStep $step, LocalDay $day, WorkTime $time, Collection $candidates, CarbonImmutable $now): self
+    {
+        $span = $time->zone->day($day);
+
+        return new self(
+            $step,
+            $step === MorningStep::Left ? self::left($user, $span->start, $now) : [],
+            $time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && RowMapper::blocks($one) && RowMapper::start($one) < $span->end && RowMapper::end($one) > $span->start),
+            $step === MorningStep::Candidates ? self::candidates($user, $day, $candidates, $now) : [],
+            Timer::forgotten($user, $now),
+        );
+    }
+
+    /** @return list<array{task: Task, state: string, next: Block|null}> */
+    private static function left(User $user, int $today, CarbonImmutable $now): array
+    {
+        $start = RowMapper::moment($today);
+        $last = $user->blocks()->where('ends_at', '<=', $start)->where('ends_at', '>', $start->subDays(self::DAYS_BACK))->max('starts_at');
+        if ($last === null) {
+            return [];
+        }
+        $from = $user->local(CarbonImmutable::parse((string) $last, 'UTC'))->startOfDay()->utc();
+        $blocks = $user->blocks()->where('starts_at', '>=', $from)->where('ends_at', '<=', $start)->whereIn('state', [BlockState::Passed, BlockState::Part])->orderBy('starts_at')->get()->keyBy('task_id');
+        $tasks = $user->tasks()->open()->with('area')->findMany($blocks->keys()->all());
+        $next = $user->blocks()->whereIn('task_id', $tasks->modelKeys())->where('state', BlockState::Planned)->where('ends_at', '>', $now)->orderBy('starts_at')->get()->groupBy('task_id');
+
+        return array_values($tasks->map(static fn (Task $task): array => [
+            'task' => $task, 'state' => $blocks[$task->id]->state === BlockState::Part ? __('shape.morning.part') : __('shape.morning.passed'), 'next' => $next[$task->id][0] ?? null,
+        ])->all());
+    }
+
+    /**
+     * @param  Collection<int, Candidate>  $candidates
+     * @return list<array{task: Task, minutes: int, pull: int, why: string}>
+     */
+    private static function candidates(User $user, LocalDay $day, Collection $candidates, CarbonImmutable $now): array
+    {
+        $best = Candidate::byPull($candidates->filter(static fn (Candidate $one): bool => $one->isNext && (int) $one->left > 0))->take(self::CANDIDATES);
+        $tasks = $user->tasks()->with('area')->findMany($best->keys()->all())->keyBy('id');
+        $picks = new Picks($user, RowMapper::today($user, $now));
+
+        return array_values($best->map(static fn (Candidate $one): array => [
+            'task' => $tasks[$one->id], 'minutes' => (int) $one->left, 'pull' => $one->pull->total(), 'why' => ProposalPanel::why($user, $one, $tasks[$one->id], $picks, $day, $now),
+        ])->values()->all());
+    }
+}

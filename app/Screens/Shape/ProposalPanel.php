@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Shape;
+
+use App\Models\BlockState;
+use App\Models\Task;
+use App\Models\User;
+use App\Rows\Blocks;
+use App\Rows\Candidate;
+use App\Rows\Picks;
+use App\Rows\RowMapper;
+use App\Rows\WorkTime;
+use App\Wording\Times;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Nekto\Core\Day\DayCandidate;
+use Nekto\Core\Day\DayProposal;
+use Nekto\Core\Task\Demand;
+use Nekto\Core\Time\IntervalSet;
+use Nekto\Core\Time\LocalDay;
+
+/** A day that fits: what to pick with the reason each is there, and what can wait, with how long. */
+final readonly class ProposalPanel
+{
+    private const SHOWN_WAITING = 12;
+
+    /**
+     * @param  list<array{task: Task, minutes: int, key: bool, why: string, picked: bool}>  $picks  most pull first
+     * @param  list<array{task: Task, minutes: int, until: int|null}>  $waiting  what can wait least first
+     */
+    private function __construct(public array $picks, public array $waiting, public int $more, public int $minutes, public int $line, public int $deep, public int $deepLimit) {}
+
+    /** @param  Collection<int, Candidate>  $candidates */
+    public static function of(User $user, LocalDay $day, WorkTime $time, Collection $candidates, CarbonImmutable $now): self
+    {
+        $able = $candidates->filter(static fn (Candidate $one): bool => $one->isNext && (int) $one->left > 0);
+        $tasks = $user->tasks()->with('area')->findMany($able->keys()->all())->keyBy('id');
+        $able = $able->filter(static fn (Candidate $one): bool => isset($tasks[$one->id]) && ($tasks[$one->id]->not_before === null || RowMapper::minute($tasks[$one->id]->not_before) < $time->zone->day($day)->end));
+        $picked = new Picks($user, RowMapper::today($user, $now));
+        $picks = $waiting = [];
+        $line = $minutes = $deep = $left = 0;
+        $keys = DayProposal::KEYS - $picked->of($user->tasks()->where('key', true)->whereNotNull('done_at')->getQuery(), $day)->count();
+        $deepLeft = $user->deep_limit;
+        $fixed = Blocks::during($user, $time->zone->day($day))->where('state', BlockState::Planned)->where('ends_at', '>', $now)->where(static fn ($query) => $query->where('anchored', true)->orWhere('starts_at', '<=', $now))->pluck('task_id')->flip()->all();
+        $end = $time->zone->day($day)->end; // what is due by then cannot wait: like a pick, it comes before all others
+        foreach ($time->sets as $set) {
+            $load = self::line($time, $set->id, $day, $now);
+            $mine = $able->filter(static fn (Candidate $one): bool => $one->set === $set->id);
+            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], $picked->isFor($tasks[$one->id], $day) || isset($fixed[$one->id]) || ($one->due ?? PHP_INT_MAX) <= $end, $time, $now))->all()), $load, $deepLeft);
+            $line += $load;
+            $minutes += $proposal->minutes;
+            $deep += $proposal->deepMinutes;
+            $deepLeft -= $proposal->deepMinutes;
+            foreach ($proposal->picks as $id) {
+                $one = $able[(int) $id];
+                $isKey = in_array($id, $proposal->keys, true) && $keys-- > 0;
+                $picks[] = ['task' => $tasks[$one->id], 'minutes' => $proposal->minutesOf[$id], 'key' => $isKey, 'why' => self::why($user, $one, $tasks[$one->id], $picked, $day, $now), 'picked' => $picked->isFor($tasks[$one->id], $day)];
+            }
+            foreach ($proposal->waiting as $one) {
+                count($waiting) < self::SHOWN_WAITING ? $waiting[] = ['task' => $tasks[(int) $one->id], 'minutes' => $one->minutes, 'until' => $one->waitsUntil] : $left++;
+            }
+        }
+
+        return new self($picks, $waiting, $left, $minutes, $line, $deep, $user->deep_limit);
+    }
+
+    /** The load line of the day, or of what is left of it. */
+    private static function line(WorkTime $time, int $set, LocalDay $day, CarbonImmutable $now): int
+    {
+        $span = $time->zone->day($day);
+        $left = $time->open($set)->between(max($span->start, min($span->end, RowMapper::minute($now))), $span->end)->length();
+
+        return min($time->load($set, $day, IntervalSet::empty())->loadLine, $left - (int) round($left * $time->user->margin_percent / 100));
+    }
+
+    private static function candidate(Candidate $one, Task $task, bool $isPicked, WorkTime $time, CarbonImmutable $now): DayCandidate
+    {
+        $latest = $one->due === null ? null : ($time->open($one->set)->latestStart((int) $one->left, $one->due) ?? RowMapper::minute($now));
+
+        return new DayCandidate((string) $one->id, Picks::share((int) $one->left), $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $latest, Picks::least((int) $one->left));
+    }
+
+    /** The reason a candidate is there. */
+    public static function why(User $user, Candidate $one, Task $task, Picks $picked, LocalDay $day, CarbonImmutable $now): string
+    {
+        return match (true) {
+            $picked->isLeftOver($task) => __('shape.proposed.left_over', ['when' => Times::day($user, CarbonImmutable::parse("{$task->picked_on} 12:00", $user->zone), $now)]),
+            $picked->isFor($task, $day) => __('shape.proposed.picked'),
+            $one->due !== null && $one->due < RowMapper::minute($now) => __('shape.proposed.late'),
+            $one->due !== null && $one->pressure() >= 70 => __('shape.proposed.pressing', ['when' => Times::day($user, $one->due - 1, $now), 'pressure' => $one->pressure()]),
+            $one->carried > 0 => trans_choice('shape.proposed.carried', $one->carried),
+            $one->due !== null => __('shape.proposed.due', ['when' => Times::day($user, $one->due - 1, $now)]),
+            default => __('shape.proposed.pull', ['pull' => $one->pull->total()]),
+        };
+    }
+}

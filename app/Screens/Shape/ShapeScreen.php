@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Shape;
+
+use App\Edits\Change;
+use App\Edits\ChangeKind;
+use App\Edits\MakeChange;
+use App\Models\Block;
+use App\Models\BlockState;
+use App\Models\Task;
+use App\Models\User;
+use App\Planning\Mend;
+use App\Planning\Trial;
+use App\Rows\Blocks;
+use App\Rows\Candidate;
+use App\Rows\Candidates;
+use App\Rows\Picks;
+use App\Rows\PlannedTimes;
+use App\Rows\RowMapper;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Nekto\Core\Time\LocalDay;
+
+/** The run sheet of a day, what it carries, and what else could be done. */
+final readonly class ShapeScreen
+{
+    public function __construct(private Candidates $candidates, private Trial $trial, private MakeChange $make, private Mend $heal) {}
+
+    /** @return array<string, mixed> the view's data */
+    public function data(User $user, LocalDay $day, CarbonImmutable $now, ShapeAsk $ask): array
+    {
+        $today = RowMapper::today($user, $now);
+        $first = new LocalDay(min($day->number, $today->number));
+        $time = $this->candidates->time($user, $first);
+        $span = $time->zone->day($day);
+        $planned = PlannedTimes::of($user);
+        $blocks = Blocks::during($user, $span)->with('task.area')->get();
+        $candidates = $this->candidates->of($user, $planned, $time, $now)->filter(static fn (Candidate $one): bool => $one->importance !== null);
+        $chosen = $blocks->firstWhere('id', $ask->block);
+        $picks = new Picks($user, $today);
+        $untimed = $picks->withoutTime($day, $blocks);
+        $gauge = Gauge::of($time, $day, $blocks, $candidates, $now, $chosen, $untimed);
+        $overfull = Overfull::of($time, $day, $blocks, $untimed, $candidates, $gauge, $now);
+        $entries = $this->entries($user, $span->start, $span->end);
+        $sheet = RunSheet::of($time, $day, $blocks, $planned, $candidates, $entries, $now, $chosen, $picks, $ask->reserve);
+        $proposes = $ask->propose || in_array($ask->morning, [MorningStep::Day, MorningStep::Wait], true) || ($ask->change === ChangeKind::Wait && $overfull === null);
+        $change = match (true) {
+            $ask->morning === MorningStep::Lay, $ask->change === ChangeKind::Picks => new Change(ChangeKind::Picks, $ask->picks, $ask->keys),
+            $ask->change === ChangeKind::LayOut, $ask->change === ChangeKind::Mend => new Change($ask->change),
+            default => $ask->change === null ? null : $overfull?->change($ask->change),
+        };
+
+        return [
+            'user' => $user,
+            'now' => $now,
+            'day' => $day,
+            'isToday' => $day->equals($today),
+            'isPast' => $day->number < $today->number,
+            'sheet' => $sheet,
+            'gauge' => $gauge,
+            'picked' => $untimed->concat($blocks->map(static fn (Block $block): Task => $block->task)->filter(static fn (Task $task): bool => $picks->isFor($task, $day))->unique('id')),
+            'overfull' => $overfull,
+            'reserve' => $ask->reserve === null ? null : collect($time->reserves)->firstWhere('id', $ask->reserve),
+            'difference' => $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $planned, $now),
+            'needsMending' => $user->heal_asks && $this->heal->isNeeded($user, $now),
+            'bank' => Bank::of($user, $candidates, $blocks, $planned, $day, $time, $now, $ask->bank, $untimed),
+            'proposal' => $proposes ? ProposalPanel::of($user, $day, $time, $candidates, $now) : null,
+            'morning' => $ask->morning === null ? null : MorningRun::of($user, $ask->morning, $day, $time, $candidates, $now),
+            'invite' => $user->morning_on !== $today->asString() && $entries->isEmpty(),
+            'ask' => $ask,
+            'chosen' => $chosen,
+            'why' => $chosen === null ? null : (new WhyHere($user, $now))->of($chosen, $candidates[$chosen->task_id] ?? null),
+            'chosenCandidate' => $chosen === null ? null : $candidates[$chosen->task_id] ?? null,
+            'areas' => $this->areaTotals($blocks),
+        ];
+    }
+
+    /**
+     * @param  Collection<int, Block>  $blocks
+     * @param  Collection<int, Candidate>  $candidates
+     */
+    private function difference(User $user, LocalDay $day, Change $change, Collection $blocks, Collection $candidates, RunSheet $sheet, PlannedTimes $planned, CarbonImmutable $now): Difference
+    {
+        $tried = $this->trial->of($user, $day, $now, fn () => ($this->make)($user, $day, $change, $now));
+        $gauge = Gauge::of($tried->time, $day, $tried->blocks, $candidates, $now, null, $tried->untimed);
+
+        return Difference::of($user, $change, $tried, $blocks, $candidates, $sheet->span, $gauge, $planned, $now);
+    }
+
+    /** @return Collection<int, \App\Models\Entry> */
+    private function entries(User $user, int $start, int $end): Collection
+    {
+        return $user->entries()->where('starts_at', '>=', RowMapper::moment($start))->where('starts_at', '<', RowMapper::moment($end))
+            ->orderBy('starts_at')->get();
+    }
+
+    /**
+     * @param  Collection<int, Block>  $blocks
+     * @return array<int, array{name: string, hue: string, minutes: int}>
+     */
+    private function areaTotals(Collection $blocks): array
+    {
+        return $blocks->reject(static fn (Block $block): bool => $block->state === BlockState::Passed)
+            ->groupBy(static fn (Block $block): int => $block->task->area_id)
+            ->map(static fn (Collection $some): array => [
+                'name' => $some[0]->task->area->name,
+                'hue' => $some[0]->task->area->hue,
+                'minutes' => $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()),
+            ])->sortByDesc('minutes')->values()->all();
+    }
+}

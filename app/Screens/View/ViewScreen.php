@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\View;
+
+use App\Find\Conditions;
+use App\Find\Question;
+use App\Models\Task;
+use App\Models\User;
+use App\Rows\Candidate;
+use App\Rows\Candidates;
+use App\Rows\PlannedTimes;
+use App\Rows\RowMapper;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+
+/** The answer to a question: tasks in groups. */
+final readonly class ViewScreen
+{
+    private const ROWS = 100;
+
+    public function __construct(private Candidates $candidates) {}
+
+    /** @return array<string, mixed> */
+    public function of(User $user, Question $question, CarbonImmutable $now, bool $all): array
+    {
+        $conditions = new Conditions($user, $user->local($now)->format('Y-m-d'), $now->utc()->format('Y-m-d H:i:s'));
+        $query = $user->tasks()->getQuery()->with(['area', 'project', 'contexts', 'repeat'])->withCount('subtasks');
+        $conditions->apply($query, $question);
+        $choices = $conditions->choices();
+        $contradicts = $question->contradicts();
+        $tasks = $contradicts ? new Collection : $query->limit(5000)->get();
+        $known = $this->candidates->of($user, PlannedTimes::of($user), $this->candidates->time($user, RowMapper::today($user, $now)), $now);
+        $sorted = $this->sorted($tasks, $question, $known, $user);
+        $shown = $all ? $sorted : $sorted->take(self::ROWS);
+
+        return [
+            'sentence' => Conditions::sentence($question, $choices),
+            'question' => $question,
+            'contradicts' => $contradicts,
+            'count' => count($sorted),
+            'shown' => count($shown),
+            'minutes' => (int) $tasks->sum('minutes_left'),
+            'groups' => $shown->groupBy(static fn (Task $task): string => self::group($task, $question->group, $user, $now)),
+            'candidates' => $known,
+            'choices' => $choices,
+        ];
+    }
+
+    /**
+     * @param  Collection<int, Task>  $tasks
+     * @param  Collection<int, Candidate>  $known
+     * @return Collection<int, Task>
+     */
+    private function sorted(Collection $tasks, Question $question, Collection $known, User $user): Collection
+    {
+        $areas = array_flip($user->areas()->pluck('id')->all());
+        $rank = [];
+        foreach ($tasks as $i => $task) {
+            $rank[$i] = [self::groupRank($task, $question->group, $areas), ...array_map(static fn (string $key): int|string => match ($key) {
+                'pull' => -1 * (($known[$task->id] ?? null)?->pull->total() ?? -1),
+                'due' => ($task->due_at?->format('Y-m-d H:i') ?? $task->due_on) ?? '9999',
+                'importance' => -1 * ($task->importance->value ?? 0),
+                'estimate' => $task->estimate ?? PHP_INT_MAX,
+                'longest' => -1 * ($task->estimate ?? 0),
+                'area' => $areas[$task->area_id] ?? 99,
+                'context' => sprintf('%05d', $task->contexts->first()->position ?? 99999).($task->contexts->first()->name ?? ''),
+                'project' => mb_strtolower($task->project->name ?? "\u{FFFF}"),
+                'oldest' => $task->created_at->getTimestamp(),
+                'newest' => -1 * (($task->deleted_at ?? $task->done_at ?? $task->created_at)->getTimestamp()),
+                default => mb_strtolower($task->title),
+            }, $question->order), $task->id];
+        }
+        uasort($rank, static fn (array $a, array $b): int => $a <=> $b);
+
+        return (new Collection(array_keys($rank)))->map(static fn (int $i): Task => $tasks[$i] ?? throw new \LogicException('A rank is a task.'));
+    }
+
+    /** @param  array<int, int>  $areas  places by id */
+    private static function groupRank(Task $task, string $group, array $areas): string
+    {
+        return match ($group) {
+            'area' => sprintf('%05d', $areas[$task->area_id] ?? 99999),
+            'project' => mb_strtolower($task->project->name ?? "\u{FFFF}"),
+            'context' => sprintf('%05d', $task->contexts->first()->position ?? 99999).($task->contexts->first()->name ?? "\u{FFFF}"),
+            'part' => (string) (['morning' => 0, 'afternoon' => 1, 'evening' => 2][$task->part] ?? 3),
+            'due' => $task->due_at?->format('Y-m-d') ?? $task->due_on ?? '9999',
+            'importance' => (string) (4 - ($task->importance->value ?? -1)),
+            'stage' => $task->stage->value,
+            default => '',
+        };
+    }
+
+    private static function group(Task $task, string $group, User $user, CarbonImmutable $now): string
+    {
+        return match ($group) {
+            'area' => $task->area->name,
+            'project' => $task->project->name ?? 'In no project',
+            'context' => $task->contexts->first()->name ?? 'Without a context',
+            'part' => $task->part === null ? 'Any time of the day' : ucfirst($task->part),
+            'due' => ($task->due_at === null ? $task->due_on : $user->local($task->due_at)->format('Y-m-d')) ?? 'No date',
+            'importance' => ucfirst($task->importance?->word() ?? 'unweighed'),
+            'stage' => ['inbox' => 'Inbox', 'open' => 'To be done', 'waiting' => 'Waiting', 'someday' => 'Someday', 'reference' => 'Notes'][$task->stage->value],
+            default => '',
+        };
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Work;
+
+use App\Clock\Timer;
+use App\Models\Block;
+use App\Models\BlockState;
+use App\Models\Entry;
+use App\Models\Occurrence;
+use App\Models\User;
+use App\Rows\Blocks;
+use App\Rows\Candidates;
+use App\Rows\Picks;
+use App\Rows\PlannedTimes;
+use App\Rows\RowMapper;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Nekto\Core\Time\Interval;
+use Nekto\Core\Work\Rhythm;
+use Nekto\Core\Work\Spell;
+use Nekto\Core\Work\Turn;
+
+/** What Work shows: what is on, large; what comes next; the day block by block. */
+final readonly class WorkScreen
+{
+    public function __construct(private Candidates $candidates) {}
+
+    /** @return array<string, mixed> */
+    public function of(User $user, CarbonImmutable $now): array
+    {
+        $today = RowMapper::today($user, $now);
+        $time = $this->candidates->time($user, $today);
+        $day = $time->zone->day($today);
+        $blocks = Blocks::during($user, $day)->with(['task.area', 'task.project', 'task.subtasks', 'task.links'])->get();
+        $running = Timer::running($user);
+        $current = $this->current($blocks, $running, $now);
+        $task = $current->task ?? ($running?->task_id === null ? null : $user->tasks()->with(['area', 'project', 'subtasks', 'links'])->find($running->task_id));
+        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && RowMapper::blocks($one) && $one->starts_at < RowMapper::moment($day->end))->sortBy('starts_at');
+        $meeting = $meetings->first(static fn (Occurrence $one): bool => $one->starts_at <= $now && $one->ends_at > $now);
+        $entries = $user->entries()->where('starts_at', '>=', RowMapper::moment($day->start))->orderBy('starts_at')->get();
+        $candidate = $task === null ? null : ($this->candidates->of($user, PlannedTimes::of($user), $time, $now)[$task->id] ?? null);
+
+        return [
+            'running' => $running,
+            'block' => $current,
+            'task' => $task,
+            'candidate' => $candidate,
+            'isKey' => $task !== null && (new Picks($user, $today))->isKey($task, $today),
+            'meeting' => $meeting === null ? null : MeetingScreen::of($user, $meeting),
+            'forgotten' => $forgotten = Timer::forgotten($user, $now),
+            'forgottenTask' => $forgotten?->task_id === null ? null : $user->tasks()->withTrashed()->find($forgotten->task_id),
+            'likelyEnd' => $forgotten === null ? null : Timer::likelyEnd($user, $forgotten),
+            'turn' => $forgotten === null ? $this->turn($user, $entries, $running, $now) : null,
+            'nextMeeting' => $meetings->first(static fn (Occurrence $one): bool => $one->starts_at > $now),
+            'spent' => $task === null ? 0 : self::minutes($entries->where('task_id', $task->id), $now),
+            'entries' => $entries,
+            'next' => $this->next($blocks, $meetings, $current, $now),
+            'rows' => $this->rows($blocks, $entries, $now),
+            'ended' => $user->earlyEnds()->where('from_at', '<=', $now)->where('until_at', '>', $now)->first(),
+            'now' => $now,
+        ];
+    }
+
+    /** @param  Collection<int, Entry>  $entries  of today */
+    private function turn(User $user, Collection $entries, ?Entry $running, CarbonImmutable $now): ?Turn
+    {
+        if ($user->rhythm_work === null) {
+            return null;
+        }
+        $minute = RowMapper::minute($now);
+        $stretches = [];
+        foreach ($entries as $entry) {
+            $end = $entry->ends_at === null ? $minute : RowMapper::end($entry);
+            if ($end > RowMapper::start($entry)) {
+                $stretches[] = new Spell(new Interval(RowMapper::start($entry), $end), $entry->break);
+            }
+        }
+        $isOn = $running !== null && $stretches !== [] && $running->starts_at < $now;
+
+        return (new Rhythm($user->rhythm_work, $user->rhythm_break, $user->rhythm_long, $user->rhythm_after))->at($stretches, $minute, $isOn);
+    }
+
+    /** @param  Collection<int, Block>  $blocks */
+    private function current(Collection $blocks, ?Entry $running, CarbonImmutable $now): ?Block
+    {
+        $planned = $blocks->filter(static fn (Block $block): bool => $block->state === BlockState::Planned);
+        $own = $running?->block_id === null ? null : $planned->firstWhere('id', $running->block_id);
+        $on = $planned->first(static fn (Block $block): bool => $block->starts_at <= $now && $block->ends_at > $now);
+        if ($running?->task_id !== null && ($own ?? $on)?->task_id !== $running->task_id) {
+            return $planned->firstWhere('task_id', $running->task_id);
+        }
+
+        return $own ?? $on ?? $planned->first(static fn (Block $block): bool => $block->starts_at > $now);
+    }
+
+    /**
+     * @param  Collection<int, Block>  $blocks
+     * @param  Collection<int, Occurrence>  $meetings
+     * @return list<Block|Occurrence> the next two
+     */
+    private function next(Collection $blocks, Collection $meetings, ?Block $current, CarbonImmutable $now): array
+    {
+        $coming = [
+            ...$blocks->filter(static fn (Block $block): bool => $block->state === BlockState::Planned && $block->starts_at > $now && $block->id !== $current?->id)->all(),
+            ...$meetings->filter(static fn (Occurrence $one): bool => $one->starts_at > $now)->all(),
+        ];
+        usort($coming, static fn (Block|Occurrence $a, Block|Occurrence $b): int => $a->starts_at <=> $b->starts_at);
+
+        return array_slice($coming, 0, 2);
+    }
+
+    /**
+     * @param  Collection<int, Block>  $blocks
+     * @param  Collection<int, Entry>  $entries
+     * @return list<array{title: string, planned: int, actual: int|null, state: string, id: int}>
+     */
+    private function rows(Collection $blocks, Collection $entries, CarbonImmutable $now): array
+    {
+        $rows = [];
+        foreach ($blocks->groupBy('task_id') as $id => $some) {
+            $spent = self::minutes($entries->where('task_id', $id), $now);
+            $stood = $some->reject(static fn (Block $block): bool => $block->state === BlockState::Passed); // what was placed again that day counts once
+            $rows[] = [
+                'title' => $some[0]->task->title ?? '', 'planned' => (int) ($stood->isEmpty() ? $some : $stood)->sum(static fn (Block $block): int => RowMapper::time($block)->length()), 'actual' => $spent > 0 ? $spent : null,
+                'state' => $some->last()->state->value ?? '', 'id' => (int) $id,
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @param  iterable<Entry>  $entries */
+    public static function minutes(iterable $entries, CarbonImmutable $now): int
+    {
+        $minutes = 0;
+        foreach ($entries as $entry) {
+            $minutes += $entry->break ? 0 : max(0, (int) $entry->starts_at->diffInMinutes($entry->ends_at ?? $now));
+        }
+
+        return $minutes;
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nekto\Core\Planning\Promises;
+
+use Nekto\Core\Plan\Habit;
+use Nekto\Core\Plan\PlanningProblem;
+use Nekto\Core\Task\DueDate;
+use Nekto\Core\Task\Importance;
+use Nekto\Core\Task\Task;
+use Nekto\Core\Time\LocalDay;
+
+/**
+ * Habits as tasks, one for each time they are still to be done in each week of the horizon. Their ids, such as
+ * "stretch#2026-03-09#2" for the second time in the week of that Monday, stay the same from plan to plan.
+ */
+final readonly class HabitTasks
+{
+    /** The problem with these tasks among its own. */
+    public PlanningProblem $problem;
+
+    /** @var array<string, HabitTime> by task id */
+    public array $times;
+
+    public function __construct(PlanningProblem $problem)
+    {
+        $tasks = $times = [];
+        $today = $problem->zone->dayOf($problem->first)->number;
+        $last = $problem->zone->dayOf($problem->end - 1)->number;
+        foreach ($problem->habits as $habit) {
+            for ($monday = $today - (new LocalDay($today))->weekday() + 1; $monday <= $last; $monday += 7) {
+                $days = self::openDays($problem, $habit, max($monday, $today), min($monday + 6, $last));
+                foreach (self::inWeek($habit, $monday, $days) as $id => $time) {
+                    $times[$id] = $time;
+                    $tasks[] = self::task($problem, $habit, $id, $time);
+                }
+            }
+        }
+        $this->times = $times;
+        $this->problem = $tasks === [] ? $problem : $problem->with(tasks: [...$problem->tasks, ...$tasks], habits: []);
+    }
+
+    /** @return list<int> days on which its hours have any time */
+    private static function openDays(PlanningProblem $problem, Habit $habit, int $first, int $last): array
+    {
+        return array_values(array_filter(range($first, $last), static function (int $number) use ($problem, $habit): bool {
+            $day = $problem->zone->day(new LocalDay($number));
+
+            return ! $problem->hours[$habit->hours]->between($day->start, $day->end)->isEmpty();
+        }));
+    }
+
+    /**
+     * @param  list<int>  $days
+     * @return array<string, HabitTime> by task id
+     */
+    private static function inWeek(Habit $habit, int $monday, array $days): array
+    {
+        $done = array_filter($habit->done, static fn (int $day): bool => $day >= $monday && $day < $monday + 7);
+        $days = array_values(array_diff($days, $done)); // once a day is enough
+        $left = $days === [] ? 0 : min($habit->times - count($done), count($days));
+        $week = (new LocalDay($monday))->asString();
+        $times = [];
+        for ($i = 0; $i < $left; $i++) {
+            $times["{$habit->id}#{$week}#".(count($done) + $i + 1)] = new HabitTime($habit->id, $days, $i, $left);
+        }
+
+        return $times;
+    }
+
+    private static function task(PlanningProblem $problem, Habit $habit, string $id, HabitTime $time): Task
+    {
+        return new Task(
+            id: $id,
+            minutes: $habit->minutes,
+            importance: Importance::Medium,
+            hours: $habit->hours,
+            due: new DueDate($problem->zone->at(new LocalDay(max($time->days) + 1), 0)),
+            notBefore: $problem->zone->at(new LocalDay(min($time->days)), 0),
+            minChunk: $habit->minutes,
+            maxChunk: $habit->minutes,
+            part: $habit->part,
+        );
+    }
+}
