@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\ConflictAnswer;
 use App\Http\Middleware\AsksAside;
 use App\Http\Middleware\MendPlan;
 use App\Http\Middleware\SecurityHeaders;
@@ -24,7 +25,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->validateCsrfTokens(except: ['capture']); // a token of its own stands for the session there
-        $middleware->alias(['heal' => MendPlan::class, 'aside' => AsksAside::class]);
+        $middleware->alias(['mend' => MendPlan::class, 'aside' => AsksAside::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/shape');
     })
@@ -39,6 +40,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(fn (TokenMismatchException $error, Request $request) => back()
             ->withInput($request->except('password', 'password_confirmation', '_token'))
             ->with('status', __('app.page_expired')));
+        $exceptions->render(fn (PlanConflict $conflict, Request $request) => ConflictAnswer::of($conflict, $request));
+        $exceptions->dontReport(PlanConflict::class);
         // In our own words and style: the framework's pages would come before ours and break the policy for styles.
         $exceptions->render(fn (HttpExceptionInterface $error, Request $request) => $request->expectsJson() ? null
             : response()->view($error->getStatusCode() < 500 ? 'errors.4xx' : 'errors.500', ['exception' => $error], $error->getStatusCode(), $error->getHeaders()));

@@ -9,9 +9,6 @@ return [
     // How far ahead work is laid out.
     'horizon_days' => 28,
 
-    // Blocks begin and end on multiples of this many minutes.
-    'step' => 5,
-
     // The largest calendar file that is taken.
     'upload_megabytes' => 10,
 ];

@@ -14,15 +14,15 @@ use App\Planning\PlanConflict;
 use App\Planning\Replan;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
-use App\Time\Grid;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use Nekto\Core\Time\Grid;
 use Nekto\Core\Time\LocalDay;
 
 /** What a person does to a block by hand. Each is one revision, and the rest of the plan makes way at once. */
 final readonly class BlockEdit
 {
-    public function __construct(private Replan $replan) {}
+    public function __construct(private Replan $replan, private TaskDoor $door) {}
 
     /**
      * Fixes a block at a time. One that is longer than the work left makes that more.
@@ -31,10 +31,10 @@ final readonly class BlockEdit
      */
     public function move(Block $block, CarbonImmutable $start, CarbonImmutable $end, CarbonImmutable $now, RevisionCause $cause = RevisionCause::Moved): ?PlanRevision
     {
-        FixedTime::ensureFree($block->user, $start, $end, $now, [$block->id], begun: $block->starts_at < $now && $start->equalTo($block->starts_at));
-
         return ($this->replan)($block->user, $now, $cause, first: function () use ($block, $start, $end, $now): void {
-            $block->update(['starts_at' => $start, 'ends_at' => $end, 'anchored' => true, 'kept' => false, 'reserve_id' => null]);
+            Unchanged::ensure($block);
+            FixedTime::ensureFree($block->user, $start, $end, $now, [$block->id], begun: $block->starts_at < $now && $start->equalTo($block->starts_at));
+            $block->update(['starts_at' => $start, 'ends_at' => $end, 'anchored' => true, 'put_back' => false, 'reserve_id' => null]);
             $this->growToFit($block->task, $now);
         });
     }
@@ -47,7 +47,7 @@ final readonly class BlockEdit
      */
     public function place(Task $task, CarbonImmutable $start, CarbonImmutable $now): ?PlanRevision
     {
-        if (! $task->hasWorkToPlan()) {
+        if (! $task->isPlannable()) {
             throw PlanConflict::notPlannable();
         }
         $minutes = self::minutesToPlace($task, $now);
@@ -56,10 +56,10 @@ final readonly class BlockEdit
 
             return $this->move($last->setRelation('user', $task->user)->setRelation('task', $task), $start, $start->addMinutes(RowMapper::time($last)->length()), $now, RevisionCause::Placed);
         }
-        FixedTime::ensureFree($task->user, $start, $start->addMinutes($minutes), $now);
 
-        return ($this->replan)($task->user, $now, RevisionCause::Placed, first: static function () use ($task, $start, $minutes): void {
-            $task->not_before > $start && $task->update(['not_before' => null]); // it had been put off, and is wanted after all
+        return ($this->replan)($task->user, $now, RevisionCause::Placed, first: function () use ($task, $start, $minutes, $now): void {
+            FixedTime::ensureFree($task->user, $start, $start->addMinutes($minutes), $now);
+            $task->not_before > $start && $this->door->change($task, ['not_before' => null], $now); // it had been put off, and is wanted after all
             $block = $task->blocks()->make(['starts_at' => $start, 'ends_at' => $start->addMinutes($minutes), 'anchored' => true]);
             $block->user_id = $task->user_id;
             $block->save();
@@ -77,22 +77,23 @@ final readonly class BlockEdit
     /** @return Collection<int, Block> by start */
     private static function fixed(Task $task, CarbonImmutable $now): Collection
     {
-        return $task->blocks()->fixed($now)->where('ends_at', '>', $now)->orderBy('starts_at')->get();
+        return $task->blocks()->fixed($now)->orderBy('starts_at')->get();
     }
 
     /** On that day's list, with or without a time of its own: planning finds one if there is one. */
     public function pick(Task $task, LocalDay $day, CarbonImmutable $now): ?PlanRevision
     {
-        return ($this->replan)($task->user, $now, RevisionCause::Picked, first: static function () use ($task, $day): void {
-            $task->update(Picks::columns($task, $day));
+        return ($this->replan)($task->user, $now, RevisionCause::Picked, first: function () use ($task, $day, $now): void {
+            $this->door->change($task, Picks::columns($task, $day), $now);
         });
     }
 
     /** Gives a fixed block back to planning, which may move it from now on. */
     public function release(Block $block, CarbonImmutable $now): ?PlanRevision
     {
-        return ($this->replan)($block->user, $now, RevisionCause::Released, first: function () use ($block): void {
-            $block->update(['anchored' => false, 'kept' => false, 'reserve_id' => null]);
+        return ($this->replan)($block->user, $now, RevisionCause::Released, first: static function () use ($block): void {
+            Unchanged::ensure($block);
+            $block->update(['anchored' => false, 'put_back' => false, 'reserve_id' => null]);
         });
     }
 
@@ -100,8 +101,9 @@ final readonly class BlockEdit
     public function done(Block $block, CarbonImmutable $now): ?PlanRevision
     {
         return ($this->replan)($block->user, $now, RevisionCause::Done, first: function () use ($block, $now): void {
+            Unchanged::ensure($block);
             $this->close($block, BlockState::Done, $now);
-            $block->task->update(['done_at' => $now, 'minutes_left' => 0]);
+            $this->door->change($block->task, ['done_at' => $now], $now);
         });
     }
 
@@ -113,8 +115,9 @@ final readonly class BlockEdit
     public function partDone(Block $block, int $left, CarbonImmutable $now): ?PlanRevision
     {
         return ($this->replan)($block->user, $now, RevisionCause::PartDone, first: function () use ($block, $left, $now): void {
+            Unchanged::ensure($block);
             $this->close($block, BlockState::Part, $now);
-            $block->task->update(['minutes_left' => $left]);
+            $this->door->change($block->task, ['minutes_left' => $left], $now);
         });
     }
 
@@ -137,14 +140,14 @@ final readonly class BlockEdit
         } elseif ($until > $from) {
             $user->entries()->create(['task_id' => $block->task_id, 'block_id' => $block->id, 'starts_at' => $from, 'ends_at' => $until]);
         }
-        $block->update(['state' => $state, 'ends_at' => $end, 'kept' => false]);
+        $block->update(['state' => $state, 'ends_at' => $end, 'put_back' => false]);
     }
 
     private function growToFit(Task $task, CarbonImmutable $now): void
     {
         $fixed = (int) self::fixed($task, $now)->sum(static fn (Block $block): int => RowMapper::time($block)->length());
         if ($fixed > (int) $task->minutes_left) {
-            $task->update(['minutes_left' => $fixed, 'estimate' => max((int) $task->estimate, $fixed)]);
+            $this->door->change($task, ['minutes_left' => $fixed, 'estimate' => max((int) $task->estimate, $fixed)], $now);
         }
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Edits;
 
 use App\Models\Block;
-use App\Models\BlockState;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Planning\FixedTime;
@@ -14,8 +13,9 @@ use App\Planning\Replan;
 use App\Rows\Blocks;
 use App\Rows\RowMapper;
 use App\Rows\WorkTimeLoader;
-use App\Time\Grid;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Time\Grid;
 use Nekto\Core\Time\Interval;
 
 /** Blocks cut in two, put together, and made to change places. What a hand has placed is anchored. */
@@ -32,17 +32,18 @@ final readonly class BlockShape
      */
     public function split(Block $block, ?int $first, CarbonImmutable $now): ?PlanRevision
     {
-        $step = Grid::step();
+        $step = Grid::STEP;
         $length = RowMapper::time($block)->length();
         $first = Grid::down($first ?? intdiv($length, 2));
-        if ($first < $step || $length - $first < $step || $block->ends_at <= $now) {
+        if ($first < $step || $length - $first < $step || ! $block->isAhead($now)) {
             throw PlanConflict::tooShortToSplit($step);
         }
 
         return ($this->replan)($block->user, $now, RevisionCause::Split, first: static function () use ($block, $first): void {
+            Unchanged::ensure($block);
             $middle = $block->starts_at->addMinutes($first);
             $end = $block->ends_at;
-            $block->update(['ends_at' => $middle, 'anchored' => true, 'kept' => false]);
+            $block->update(['ends_at' => $middle, 'anchored' => true, 'put_back' => false]);
             $rest = $block->replicate()->fill(['starts_at' => $middle, 'ends_at' => $end]);
             $rest->user_id = $block->user_id;
             $rest->save();
@@ -56,15 +57,17 @@ final readonly class BlockShape
      */
     public function join(Block $block, CarbonImmutable $now): ?PlanRevision
     {
-        $other = $block->task->blocks()->where('state', BlockState::Planned)->whereKeyNot($block->id)->where('ends_at', '>', $now)
+        $other = $block->task->blocks()->ahead($now)->whereKeyNot($block->id)
             ->orderByRaw('starts_at < ?', [$block->starts_at->toDateTimeString()])->orderBy('starts_at')->first() ?? throw PlanConflict::nothingToJoin($block->task->title);
         [$early, $late] = $block->starts_at <= $other->starts_at ? [$block, $other] : [$other, $block];
         $end = $early->ends_at->addMinutes(RowMapper::time($late)->length());
-        FixedTime::ensureFree($block->user, $early->starts_at, $end, $now, [$early->id, $late->id], begun: $early->starts_at < $now);
 
-        return ($this->replan)($block->user, $now, RevisionCause::Joined, first: static function () use ($early, $late, $end): void {
+        return ($this->replan)($block->user, $now, RevisionCause::Joined, first: static function () use ($block, $early, $late, $end, $now): void {
+            Unchanged::ensure($early->setRelation('user', $block->user)->setRelation('task', $block->task));
+            Unchanged::ensure($late->setRelation('user', $block->user)->setRelation('task', $block->task));
+            FixedTime::ensureFree($block->user, $early->starts_at, $end, $now, [$early->id, $late->id], begun: $early->starts_at < $now);
             $late->delete();
-            $early->update(['ends_at' => $end, 'anchored' => true, 'kept' => false]);
+            $early->update(['ends_at' => $end, 'anchored' => true, 'put_back' => false]);
         });
     }
 
@@ -84,12 +87,14 @@ final readonly class BlockShape
         if ($start < $first->starts_at->addMinutes($secondLength)) {
             throw PlanConflict::cannotSwap();
         }
-        FixedTime::ensureFree($block->user, $first->starts_at, $first->starts_at->addMinutes($secondLength), $now, $both);
-        FixedTime::ensureFree($block->user, $start, $start->addMinutes($firstLength), $now, $both);
 
-        return ($this->replan)($block->user, $now, RevisionCause::Swapped, first: static function () use ($first, $second, $firstLength, $secondLength, $start): void {
-            $second->update(['starts_at' => $first->starts_at, 'ends_at' => $first->starts_at->addMinutes($secondLength), 'anchored' => true, 'kept' => false]);
-            $first->update(['starts_at' => $start, 'ends_at' => $start->addMinutes($firstLength), 'anchored' => true, 'kept' => false]);
+        return ($this->replan)($block->user, $now, RevisionCause::Swapped, first: static function () use ($block, $first, $second, $firstLength, $secondLength, $start, $both, $now): void {
+            Unchanged::ensure($first);
+            Unchanged::ensure($second);
+            FixedTime::ensureFree($block->user, $first->starts_at, $first->starts_at->addMinutes($secondLength), $now, $both);
+            FixedTime::ensureFree($block->user, $start, $start->addMinutes($firstLength), $now, $both);
+            $second->update(['starts_at' => $first->starts_at, 'ends_at' => $first->starts_at->addMinutes($secondLength), 'anchored' => true, 'put_back' => false]);
+            $first->update(['starts_at' => $start, 'ends_at' => $start->addMinutes($firstLength), 'anchored' => true, 'put_back' => false]);
         });
     }
 
@@ -100,9 +105,9 @@ final readonly class BlockShape
             return true;
         }
         $gap = new Interval(RowMapper::end($first), RowMapper::start($second));
-        $time = $this->times->load($first->user, RowMapper::today($first->user, $first->starts_at), 2);
+        $time = $this->times->load($first->user, Moments::today($first->user, $first->starts_at), 2);
 
-        return ! Blocks::during($first->user, $gap)->where('state', BlockState::Planned)->exists()
+        return ! Blocks::during($first->user, $gap)->planned()->exists()
             && $time->busy->union($time->lunch)->between($gap->start, $gap->end)->intervals === [];
     }
 }

@@ -10,27 +10,29 @@ use App\Models\RevisionCause;
 use App\Models\User;
 use App\Planning\Replan;
 use App\Rows\Picks;
-use App\Rows\RowMapper;
+use App\Time\Moments;
 use App\Time\Zones;
 use Carbon\CarbonImmutable;
 
 /** Clears the rest of a day and lays its work out elsewhere, anchored blocks too; or gives it back. */
 final readonly class EndDay
 {
-    public function __construct(private Replan $replan) {}
+    public function __construct(private Replan $replan, private TaskDoor $door) {}
 
     public function __invoke(User $user, CarbonImmutable $now): ?PlanRevision
     {
-        $today = RowMapper::today($user, $now);
-        $end = RowMapper::moment(Zones::named($user->zone)->day($today)->end);
+        $today = Moments::today($user, $now);
+        $end = Moments::moment(Zones::named($user->zone)->day($today)->end);
 
-        return ($this->replan)($user, $now, RevisionCause::Ended, first: static function () use ($user, $now, $today, $end): void {
+        return ($this->replan)($user, $now, RevisionCause::Ended, first: function () use ($user, $now, $today, $end): void {
             $user->entries()->whereNull('ends_at')->where('starts_at', '<', $now)->update(['ends_at' => $now]);
             $user->entries()->whereNull('ends_at')->delete(); // begun this very minute
-            $user->blocks()->where('state', BlockState::Planned)->where('starts_at', $now)->delete();
-            $user->blocks()->where('state', BlockState::Planned)->where('starts_at', '<', $now)->where('ends_at', '>', $now)->update(['state' => BlockState::Part, 'ends_at' => $now, 'kept' => false]);
-            $user->blocks()->where('state', BlockState::Planned)->where('starts_at', '>=', $now)->where('starts_at', '<', $end)->update(['anchored' => false, 'kept' => false]);
-            (new Picks($user, $today))->withLeftOvers($user->tasks()->getQuery())->whereNull('done_at')->update(['picked_on' => null, 'key' => false]);
+            $user->blocks()->planned()->where('starts_at', $now)->delete();
+            $user->blocks()->planned()->where('starts_at', '<', $now)->where('ends_at', '>', $now)->update(['state' => BlockState::Part, 'ends_at' => $now, 'put_back' => false]);
+            $user->blocks()->planned()->where('starts_at', '>=', $now)->where('starts_at', '<', $end)->update(['anchored' => false, 'put_back' => false]);
+            foreach ((new Picks($user, $today))->withLeftOvers($user->tasks()->getQuery())->whereNull('done_at')->get() as $task) {
+                $this->door->change($task->setRelation('user', $user), ['picked_on' => null], $now);
+            }
             $user->earlyEnds()->firstOrCreate(['until_at' => $end], ['from_at' => $now]);
         });
     }

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace App\Edits;
 
 use App\Models\Block;
-use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
 use App\Planning\PlanConflict;
 use App\Rows\Blocks;
 use App\Rows\RowMapper;
 use App\Rows\WorkTimeLoader;
-use App\Time\Grid;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Nekto\Core\Time\Grid;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
 use Nekto\Core\Time\LocalDay;
@@ -31,12 +31,12 @@ final readonly class FreePlace
      */
     public function on(User $user, Task $task, LocalDay $day, CarbonImmutable $now): ?CarbonImmutable
     {
-        if (! $task->hasWorkToPlan()) {
+        if (! $task->isPlannable()) {
             throw PlanConflict::notPlannable();
         }
-        $blocks = Blocks::during($user, $this->times->load($user, $day, 1)->span())->where('state', BlockState::Planned)->get();
+        $blocks = Blocks::during($user, $this->times->load($user, $day, 1)->span())->planned()->get();
 
-        return $this->first($user, $task->hoursSet(), $day, max(Grid::step(), BlockEdit::minutesToPlace($task, $now)), $now, $blocks);
+        return $this->first($user, $task->hoursSet(), $day, max(Grid::STEP, BlockEdit::minutesToPlace($task, $now)), $now, $blocks);
     }
 
     /**
@@ -49,12 +49,12 @@ final readonly class FreePlace
         $time = $this->times->load($user, $day, 1);
         $span = $time->span();
         $taken = $around->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all();
-        $first = Grid::up(RowMapper::minute($now));
+        $first = Grid::up(Moments::minute($now));
         $free = $time->open($set)->without(IntervalSet::covering(...$taken))->between(max($first, $span->start), $span->end);
         foreach ($free->intervals as $gap) {
             $start = Grid::up($gap->start);
             if ($gap->end - $start >= $minutes) {
-                return RowMapper::moment($start);
+                return Moments::moment($start);
             }
         }
 

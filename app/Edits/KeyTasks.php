@@ -10,7 +10,7 @@ use App\Models\Task;
 use App\Planning\PlanConflict;
 use App\Planning\Replan;
 use App\Rows\Picks;
-use App\Rows\RowMapper;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Day\DayProposal;
 use Nekto\Core\Time\LocalDay;
@@ -18,29 +18,29 @@ use Nekto\Core\Time\LocalDay;
 /** The at most three picks that make a day a success. Marking a task picks it for the day. */
 final readonly class KeyTasks
 {
-    public function __construct(private Replan $replan) {}
+    public function __construct(private Replan $replan, private TaskDoor $door) {}
 
     /** @throws PlanConflict if the day is over or has three already */
     public function mark(Task $task, LocalDay $day, CarbonImmutable $now): ?PlanRevision
     {
-        $today = RowMapper::today($task->user, $now);
+        $today = Moments::today($task->user, $now);
         $day->number >= $today->number || throw PlanConflict::passed();
         $picks = new Picks($task->user, $today);
 
-        return ($this->replan)($task->user, $now, RevisionCause::Key, first: static function () use ($task, $day, $picks): void {
+        return ($this->replan)($task->user, $now, RevisionCause::Key, first: function () use ($task, $day, $picks, $now): void {
             $others = $picks->of($task->user->tasks()->where('key', true)->whereKeyNot($task->id)->getQuery(), $day)->pluck('title');
             if ($others->count() >= DayProposal::KEYS) {
                 throw PlanConflict::threeKeys(array_values($others->map(static fn (string $title): string => "“{$title}”")->all()));
             }
-            $task->update(['key' => true, ...Picks::columns($task, $day)]);
+            $this->door->change($task, ['key' => true, ...Picks::columns($task, $day)], $now);
         });
     }
 
     /** It stays picked. */
     public function unmark(Task $task, CarbonImmutable $now): ?PlanRevision
     {
-        return ($this->replan)($task->user, $now, RevisionCause::NotKey, first: static function () use ($task): void {
-            $task->update(['key' => false]);
+        return ($this->replan)($task->user, $now, RevisionCause::NotKey, first: function () use ($task, $now): void {
+            $this->door->change($task, ['key' => false], $now);
         });
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Edits;
 
-use App\Models\BlockState;
 use App\Models\HoursSet;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
@@ -13,14 +12,16 @@ use App\Planning\Overrun;
 use App\Planning\Replan;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Hours\Stretch;
+use Nekto\Core\Time\Grid;
 use Nekto\Core\Time\LocalDay;
 
 /** Makes a change that was worked out; also within a Trial, where it is looked at first. */
 final readonly class MakeChange
 {
-    public function __construct(private Replan $replan, private LetWait $wait) {}
+    public function __construct(private Replan $replan, private LetWait $wait, private TaskDoor $door) {}
 
     public function __invoke(User $user, LocalDay $day, Change $change, CarbonImmutable $now): ?PlanRevision
     {
@@ -28,8 +29,8 @@ final readonly class MakeChange
             ChangeKind::LayOut => ($this->replan)($user, $now, RevisionCause::LaidOut, afresh: true, hold: $change->hold),
             ChangeKind::Wait => ($this->wait)($user, $change->tasks, $day, $now),
             ChangeKind::Longer => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->openLonger($user, $day, $change->minutes)),
-            ChangeKind::Cut => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->cut($user, $change)),
-            ChangeKind::Mend => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->mend($user, $change->hold, $now)),
+            ChangeKind::Cut => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->cut($user, $change, $now)),
+            ChangeKind::Mend => ($this->replan)($user, $now, RevisionCause::MendTaken, first: fn () => $this->mend($user, $change->hold, $now)),
             ChangeKind::Picks => ($this->replan)($user, $now, RevisionCause::Picked, first: fn () => $this->pick($user, $day, $change, $now)),
         };
     }
@@ -50,28 +51,30 @@ final readonly class MakeChange
         )]);
     }
 
-    private function cut(User $user, Change $change): void
+    private function cut(User $user, Change $change, CarbonImmutable $now): void
     {
-        foreach ($user->tasks()->whereKey($change->tasks)->get() as $task) {
-            $left = max(5, (int) $task->minutes_left - $change->minutes);
-            $task->update(['minutes_left' => $left, 'estimate' => max($left, (int) $task->estimate - $change->minutes)]);
+        foreach ($user->tasks()->whereKey($change->tasks)->with('user')->get() as $task) {
+            $left = max(Grid::STEP, (int) $task->minutes_left - $change->minutes);
+            $this->door->change($task, ['minutes_left' => $left, 'estimate' => max($left, (int) $task->estimate - $change->minutes)], $now);
         }
     }
 
-    /** @param  list<int>  $tasks  whose blocks healing leaves alone from now on */
+    /** @param  list<int>  $tasks  whose blocks mending leaves alone from now on */
     private function mend(User $user, array $tasks, CarbonImmutable $now): void
     {
         Overrun::extend($user, $now);
-        $user->blocks()->whereIn('task_id', $tasks)->where('state', BlockState::Planned)->update(['kept' => true]);
+        $user->blocks()->planned()->whereIn('task_id', $tasks)->update(['put_back' => true]);
     }
 
     private function pick(User $user, LocalDay $day, Change $change, CarbonImmutable $now): void
     {
-        $today = RowMapper::today($user, $now);
+        $today = Moments::today($user, $now);
         $before = $day->equals($today) ? (new Picks($user, $today))->withLeftOvers($user->tasks()->getQuery()) : $user->tasks()->where('picked_on', $day->asString())->getQuery();
-        $before->whereNull('done_at')->whereNotIn('id', $change->tasks)->update(['picked_on' => null, 'key' => false]); // what is done stays the day's
+        foreach ($before->whereNull('done_at')->whereNotIn('id', $change->tasks)->get() as $task) { // what is done stays the day's
+            $this->door->change($task->setRelation('user', $user), ['picked_on' => null], $now);
+        }
         foreach ($user->tasks()->whereKey($change->tasks)->with('user')->get() as $task) {
-            $task->update(['key' => in_array($task->id, $change->keys, true), ...Picks::columns($task, $day)]);
+            $this->door->change($task, ['key' => in_array($task->id, $change->keys, true), ...Picks::columns($task, $day)], $now);
         }
     }
 }

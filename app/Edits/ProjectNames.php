@@ -31,6 +31,14 @@ final class ProjectNames
         ]);
     }
 
+    /** The project that a sign such as +wall_texts names; one that is missing begins with a capital. */
+    public function ofSign(string $sign): Project
+    {
+        $words = self::words($sign);
+
+        return $this->of(mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1));
+    }
+
     /** What a sign's name says in words: spaces for hyphens and underscores. */
     public static function words(string $sign): string
     {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Edits;
 
 use App\Models\Block;
-use App\Models\BlockState;
 use App\Models\PlanRevision;
 use App\Models\Reserve;
 use App\Models\RevisionCause;
@@ -15,9 +14,10 @@ use App\Planning\FixedTime;
 use App\Planning\PlanConflict;
 use App\Planning\Replan;
 use App\Rows\RowMapper;
-use App\Time\Grid;
+use App\Time\GridMoments;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use Nekto\Core\Time\Grid;
 
 /**
  * Time reserved by hand. Small tasks dropped on it make it a batch: they lie in it one after the other, anchored, and
@@ -28,14 +28,13 @@ final readonly class Reserves
     /** What takes longer than this gets a block of its own. */
     public const SMALL = 60;
 
-    public function __construct(private Replan $replan) {}
+    public function __construct(private Replan $replan, private TaskDoor $door) {}
 
     /** @throws PlanConflict */
     public function add(User $user, string $title, CarbonImmutable $start, CarbonImmutable $end, CarbonImmutable $now): ?PlanRevision
     {
-        FixedTime::ensureFree($user, $start, $end, $now);
-
-        return ($this->replan)($user, $now, RevisionCause::Reserved, first: static function () use ($user, $title, $start, $end): void {
+        return ($this->replan)($user, $now, RevisionCause::Reserved, first: static function () use ($user, $title, $start, $end, $now): void {
+            FixedTime::ensureFree($user, $start, $end, $now);
             $user->reserves()->create(['title' => $title, 'starts_at' => $start, 'ends_at' => $end]);
         });
     }
@@ -47,12 +46,11 @@ final readonly class Reserves
      */
     public function move(Reserve $reserve, CarbonImmutable $start, CarbonImmutable $end, CarbonImmutable $now): ?PlanRevision
     {
-        $held = $this->held($reserve);
-        $minutes = $held->sum(static fn (Block $block): int => RowMapper::time($block)->length());
-        $end = max($end, $start->addMinutes($minutes));
-        FixedTime::ensureFree($reserve->user, $start, $end, $now, array_values($held->modelKeys()), begun: $reserve->starts_at < $now && $start->equalTo($reserve->starts_at));
-
-        return ($this->replan)($reserve->user, $now, RevisionCause::Reserved, first: function () use ($reserve, $start, $end): void {
+        return ($this->replan)($reserve->user, $now, RevisionCause::Reserved, first: function () use ($reserve, $start, $end, $now): void {
+            $held = $this->held($reserve);
+            $minutes = $held->sum(static fn (Block $block): int => RowMapper::time($block)->length());
+            $end = max($end, $start->addMinutes($minutes));
+            FixedTime::ensureFree($reserve->user, $start, $end, $now, array_values($held->modelKeys()), begun: $reserve->starts_at < $now && $start->equalTo($reserve->starts_at));
             $reserve->update(['starts_at' => $start, 'ends_at' => $end]);
             $this->fill($reserve);
         });
@@ -74,24 +72,24 @@ final readonly class Reserves
      */
     public function put(Reserve $reserve, Task $task, CarbonImmutable $now): ?PlanRevision
     {
-        if (! $task->hasWorkToPlan()) {
+        if (! $task->isPlannable()) {
             throw PlanConflict::notPlannable();
         }
         $minutes = Grid::up((int) $task->minutes_left);
         if ($minutes > self::SMALL) {
             throw PlanConflict::notSmall($task->title, self::SMALL);
         }
-        $held = $this->held($reserve);
-        $own = $task->blocks()->where('state', BlockState::Planned)->where('starts_at', '>=', $now)->pluck('id')->all();
-        $start = $held->last()->ends_at ?? $reserve->starts_at;
-        $begins = max($start, Grid::next($now));
-        $end = max($reserve->ends_at, $begins->addMinutes($minutes));
-        FixedTime::ensureFree($reserve->user, $begins, $end, $now, [...array_values($held->modelKeys()), ...$own]);
 
-        return ($this->replan)($reserve->user, $now, RevisionCause::Batched, first: static function () use ($reserve, $task, $own, $begins, $minutes, $end): void {
+        return ($this->replan)($reserve->user, $now, RevisionCause::Batched, first: function () use ($reserve, $task, $minutes, $now): void {
+            $held = $this->held($reserve);
+            $own = $task->blocks()->planned()->where('starts_at', '>=', $now)->pluck('id')->all();
+            $start = $held->last()->ends_at ?? $reserve->starts_at;
+            $begins = max($start, GridMoments::next($now));
+            $end = max($reserve->ends_at, $begins->addMinutes($minutes));
+            FixedTime::ensureFree($reserve->user, $begins, $end, $now, [...array_values($held->modelKeys()), ...$own]);
             $task->blocks()->whereKey($own)->delete();
             $reserve->update(['ends_at' => $end]);
-            $task->not_before > $begins && $task->update(['not_before' => null]);
+            $task->not_before > $begins && $this->door->change($task, ['not_before' => null], $now);
             $block = $task->blocks()->make(['starts_at' => $begins, 'ends_at' => $begins->addMinutes($minutes), 'anchored' => true, 'reserve_id' => $reserve->id]);
             $block->user_id = $task->user_id;
             $block->save();
@@ -112,6 +110,6 @@ final readonly class Reserves
     /** @return Collection<int, Block> what is still to be done in it */
     private function held(Reserve $reserve): Collection
     {
-        return $reserve->blocks()->where('state', BlockState::Planned)->get();
+        return $reserve->blocks()->planned()->get();
     }
 }

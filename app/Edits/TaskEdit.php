@@ -4,28 +4,55 @@ declare(strict_types=1);
 
 namespace App\Edits;
 
-use App\Models\BlockState;
 use App\Models\PlanRevision;
+use App\Models\RefusedTime;
 use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\User;
 use App\Planning\Replan;
-use App\Time\Clock;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Nekto\Core\Time\Grid;
 
-/** Changes of a task that may move its place: recorded like every other, and the plan follows once there is one. */
+/** Changes of tasks that may move their place: recorded like every other, and the plan follows once there is one. */
 final readonly class TaskEdit
 {
-    public function __construct(private Replan $replan) {}
+    public function __construct(private Replan $replan, private TaskDoor $door) {}
 
-    /** @param  array<string, mixed>  $columns */
-    public function change(Task $task, array $columns, CarbonImmutable $now, RevisionCause $cause = RevisionCause::Changed): ?PlanRevision
+    /**
+     * @param  array<string, mixed>  $columns
+     * @param  string|null  $project  the name of the project it goes into; one that is missing is made
+     * @param  list<string>|null  $contexts  all of its contexts, by name; null leaves them
+     */
+    public function change(Task $task, array $columns, CarbonImmutable $now, RevisionCause $cause = RevisionCause::Changed, ?string $project = null, ?array $contexts = null): ?PlanRevision
     {
-        return $this->replan->after($task->user, $now, static function () use ($task, $columns): void {
-            $task->update($columns);
-            self::anchorSetTime($task);
+        return $this->changeAll($task->user, new Collection([$task]), $columns, $now, $cause, $project, static function () use ($task, $contexts): void {
+            $contexts === null || $task->contexts()->sync(array_map(static fn (string $name): int => $task->user->contexts()->firstOrCreate(['name' => $name])->id, $contexts));
+        });
+    }
+
+    /**
+     * The same change of several tasks.
+     *
+     * @param  Collection<int, Task>  $tasks
+     * @param  array<string, mixed>|\Closure(Task): array<string, mixed>  $columns
+     * @param  \Closure(): void|null  $also  what belongs to the same change
+     */
+    public function changeAll(User $user, Collection $tasks, array|\Closure $columns, CarbonImmutable $now, RevisionCause $cause = RevisionCause::Changed, ?string $project = null, ?\Closure $also = null): ?PlanRevision
+    {
+        /** @var list<RefusedTime> $refused */
+        $refused = [];
+        $revision = $this->replan->after($user, $now, function () use ($user, $tasks, $columns, $now, $project, $also, &$refused): void {
+            $into = $project === null ? [] : ['project_id' => (new ProjectNames($user))->of($project, $tasks->first()?->area_id)->id];
+            foreach ($tasks as $task) {
+                $task->setRelation('user', $user);
+                $one = $this->door->change($task, $into + ($columns instanceof \Closure ? $columns($task) : $columns), $now);
+                $one === null || $refused[] = $one;
+            }
+            $also === null || $also();
         }, $cause);
+
+        return $revision?->refusing($refused);
     }
 
     /**
@@ -35,46 +62,30 @@ final readonly class TaskEdit
      */
     public function around(Task $task, CarbonImmutable $now, \Closure $change): ?PlanRevision
     {
-        return $this->replan->after($task->user, $now, static function () use ($task, $change): void {
+        return $this->replan->after($task->user, $now, function () use ($task, $now, $change): void {
             $change();
             $sum = (int) $task->subtasks()->sum('estimate');
             if ($sum > 0) {
-                $task->update(['estimate' => $sum, 'minutes_left' => max(5, (int) $task->subtasks()->whereNull('done_at')->sum('estimate'))]);
+                $this->door->change($task, ['estimate' => $sum, 'minutes_left' => max(Grid::STEP, (int) $task->subtasks()->whereNull('done_at')->sum('estimate'))], $now);
             }
         });
     }
 
-    /** A set time becomes a block there as soon as the task can be planned. */
-    private static function anchorSetTime(Task $task): void
+    /** @param  Collection<int, Task>  $tasks */
+    public function letGo(User $user, Collection $tasks, CarbonImmutable $now, RevisionCause $cause = RevisionCause::Changed): ?PlanRevision
     {
-        $changed = $task->wasChanged('set_at') || $task->wasChanged('importance') || $task->wasChanged('stage') || $task->wasChanged('estimate');
-        if ($changed && $task->set_at !== null && $task->set_at > Clock::now() && $task->hasWorkToPlan()) {
-            $task->blocks()->where('state', BlockState::Planned)->where('anchored', true)->delete();
-            $block = $task->blocks()->make(['starts_at' => $task->set_at, 'ends_at' => $task->set_at->addMinutes((int) $task->minutes_left), 'anchored' => true]);
-            $block->user_id = $task->user_id;
-            $taken = $task->user->blocks()->where('state', BlockState::Planned)->where(static fn ($query) => $query->where('anchored', true)->orWhere('kept', true))
-                ->where('starts_at', '<', $block->ends_at)->where('ends_at', '>', $block->starts_at)->exists();
-            $taken || $block->save();
-        }
-    }
-
-    /**
-     * @param  Collection<int, Task>  $tasks
-     * @param  array<string, mixed>  $columns
-     */
-    public function changeAll(User $user, Collection $tasks, array $columns, CarbonImmutable $now): ?PlanRevision
-    {
-        return $this->replan->after($user, $now, static function () use ($tasks, $columns): void {
+        return $this->replan->after($user, $now, static function () use ($tasks): void {
             foreach ($tasks as $task) {
-                $task->update($columns);
+                $task->delete();
             }
-        });
+        }, $cause);
     }
 
-    public function letGo(Task $task, CarbonImmutable $now): ?PlanRevision
+    /** What was let go comes back to where it was. */
+    public function bringBack(Task $task, CarbonImmutable $now): ?PlanRevision
     {
         return $this->replan->after($task->user, $now, static function () use ($task): void {
-            $task->delete();
+            $task->restore();
         });
     }
 }

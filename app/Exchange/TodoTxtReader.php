@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 use App\Models\User;
-use App\Rows\RowMapper;
+use App\Time\Moments;
 use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Capture\Kind;
@@ -68,6 +68,6 @@ final readonly class TodoTxtReader
 
     private static function moment(?When $when, string $zone): ?CarbonImmutable
     {
-        return $when?->day === null || $when->minuteOfDay === null ? null : RowMapper::moment(Zones::named($zone)->at($when->day, $when->minuteOfDay));
+        return $when?->day === null || $when->minuteOfDay === null ? null : Moments::moment(Zones::named($zone)->at($when->day, $when->minuteOfDay));
     }
 }

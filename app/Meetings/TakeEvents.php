@@ -8,9 +8,8 @@ use App\ICalendar\EventGroup;
 use App\ICalendar\UnreadableCalendar;
 use App\Models\CalendarImport;
 use App\Models\Meeting;
-use App\Models\RevisionCause;
 use App\Models\User;
-use App\Planning\Replan;
+use App\Planning\Mend;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -28,7 +27,7 @@ final readonly class TakeEvents
 
     public const DAYS_AHEAD = 400;
 
-    public function __construct(private Replan $replan) {}
+    public function __construct(private Mend $mend) {}
 
     /** One step; the import is finished afterwards if nothing was left. */
     public function step(CalendarImport $import, CarbonImmutable $now): void
@@ -51,7 +50,7 @@ final readonly class TakeEvents
         });
         if ($done) {
             Storage::disk('local')->delete((string) $import->path);
-            $this->replan->after($import->user, $now, static fn () => null, RevisionCause::Healed); // meetings may lie on blocks now
+            ($this->mend)($import->user, $now); // meetings may lie on blocks now
         }
     }
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Attributes\Scope;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -32,6 +34,43 @@ final class Occurrence extends Model
     public function meeting(): BelongsTo
     {
         return $this->belongsTo(Meeting::class);
+    }
+
+    /**
+     * Keeps its time from being planned: busy, not taken out of planning by the person, and with any length at all.
+     *
+     * @param  Builder<self>  $query
+     */
+    #[Scope]
+    protected function blocking(Builder $query): void
+    {
+        $query->where('busy', true)->whereColumn('ends_at', '>', 'starts_at')->whereRelation('meeting', 'ignored', false);
+    }
+
+    /**
+     * Blocking, and at a time of the day: nobody works on under it.
+     *
+     * @param  Builder<self>  $query
+     */
+    #[Scope]
+    protected function interrupting(Builder $query): void
+    {
+        $this->blocking($query);
+        $query->where('all_day', false);
+    }
+
+    /** The same as the scope interrupting(). */
+    public function interrupts(): bool
+    {
+        return ! $this->getAttributes()['all_day'] && $this->blocks();
+    }
+
+    /** The same as the scope blocking(), of a row that is at hand with its meeting. */
+    public function blocks(): bool
+    {
+        $stored = $this->getAttributes();
+
+        return $stored['busy'] && ! $this->meeting->getAttributes()['ignored'] && $stored['ends_at'] > $stored['starts_at'];
     }
 
     /** @return array<string, string> */

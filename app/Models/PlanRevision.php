@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $user_id
  * @property RevisionCause $cause
  * @property list<array<string, mixed>> $moves
- * @property array<string, list<array{before: array<string, mixed>|null, after: array<string, mixed>|null}>> $rows by table
+ * @property array<string, list<array{id: int, before: array<string, mixed>|null, after: array<string, mixed>|null}>> $rows by table: the changed columns; of a row that came or went all of them, and null
  * @property CarbonImmutable $made_at
  * @property CarbonImmutable|null $seen_at
  * @property CarbonImmutable|null $undone_at
@@ -23,7 +23,18 @@ final class PlanRevision extends Model
 {
     public $timestamps = false;
 
+    /** @var list<RefusedTime> said once, with the change: set times that were another's */
+    public array $refusedTimes = [];
+
     protected $fillable = ['cause', 'moves', 'rows', 'made_at', 'seen_at', 'undone_at'];
+
+    /** @param  list<RefusedTime>  $times */
+    public function refusing(array $times): self
+    {
+        $this->refusedTimes = $times;
+
+        return $this;
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

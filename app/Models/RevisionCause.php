@@ -8,7 +8,7 @@ namespace App\Models;
 enum RevisionCause: string
 {
     case LaidOut = 'laid_out';
-    case Healed = 'healed';
+    case Mended = 'mended';
     case Moved = 'moved';
     case Placed = 'placed';
     case Anchored = 'anchored';
@@ -35,10 +35,12 @@ enum RevisionCause: string
     case Caught = 'caught';
     case Sorted = 'sorted';
     case Imported = 'imported';
+    case MendTaken = 'mend_taken';
+    case Undone = 'undone';
 
-    /** True where no one pressed anything. */
+    /** True where nobody pressed anything. */
     public function isAutomatic(): bool
     {
-        return $this === self::Healed;
+        return $this === self::Mended;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * A part of a project, whose tasks come one after another or in any order.
@@ -15,6 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property bool $sequential
  * @property int $position
+ * @property-read Project $project
  */
 final class Section extends Model
 {
@@ -23,6 +25,12 @@ final class Section extends Model
     protected $fillable = ['user_id', 'name', 'sequential', 'position'];
 
     protected $attributes = ['sequential' => false, 'position' => 0];
+
+    /** @return BelongsTo<Project, $this> */
+    public function project(): BelongsTo
+    {
+        return $this->belongsTo(Project::class);
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -180,7 +180,7 @@ final class Task extends Model
     }
 
     /** The same as the scope plannable(), of a row that is at hand. */
-    public function hasWorkToPlan(): bool
+    public function isPlannable(): bool
     {
         return $this->importance !== null && (int) $this->minutes_left > 0 && $this->done_at === null && $this->stage === TaskStage::Open;
     }

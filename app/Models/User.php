@@ -26,7 +26,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $theme auto, light or dark
  * @property bool $single_keys
  * @property bool $month_first 3/4 is the fourth of March
- * @property bool $heal_asks what healing would move is shown first
+ * @property bool $mend_asks what mending would move is shown first
  * @property string $reminds what to be reminded of: blocks, due, waiting, close, with commas
  * @property int $remind_before minutes
  * @property bool $remind_mail by mail too
@@ -43,7 +43,7 @@ final class User extends Authenticatable
 {
     protected $fillable = [
         'name', 'email', 'password', 'zone', 'margin_percent', 'buffer_before', 'buffer_after', 'lunch_from', 'lunch_to',
-        'deep_limit', 'addresses', 'theme', 'single_keys', 'tempo', 'month_first', 'carry_picks', 'heal_asks', 'reminds', 'remind_before',
+        'deep_limit', 'addresses', 'theme', 'single_keys', 'tempo', 'month_first', 'carry_picks', 'mend_asks', 'reminds', 'remind_before',
         'remind_mail', 'close_at', 'sound', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after', 'morning_on',
     ];
 
@@ -53,7 +53,7 @@ final class User extends Authenticatable
     protected $attributes = [
         'zone' => 'UTC', 'margin_percent' => 20, 'buffer_before' => 0, 'buffer_after' => 0, 'lunch_from' => null,
         'lunch_to' => null, 'deep_limit' => 240, 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm', 'month_first' => false, 'carry_picks' => true,
-        'heal_asks' => false, 'reminds' => 'blocks,due,waiting,close', 'remind_before' => 5, 'remind_mail' => false, 'close_at' => 1035, 'sound' => true,
+        'mend_asks' => false, 'reminds' => 'blocks,due,waiting,close', 'remind_before' => 5, 'remind_mail' => false, 'close_at' => 1035, 'sound' => true,
         'rhythm_work' => null, 'rhythm_break' => 10, 'rhythm_long' => 30, 'rhythm_after' => 4, 'morning_on' => null,
     ];
 
@@ -243,7 +243,7 @@ final class User extends Authenticatable
     protected function casts(): array
     {
         return [
-            'password' => 'hashed', 'single_keys' => 'boolean', 'month_first' => 'boolean', 'carry_picks' => 'boolean', 'heal_asks' => 'boolean', 'remind_mail' => 'boolean', 'sound' => 'boolean',
+            'password' => 'hashed', 'single_keys' => 'boolean', 'month_first' => 'boolean', 'carry_picks' => 'boolean', 'mend_asks' => 'boolean', 'remind_mail' => 'boolean', 'sound' => 'boolean',
             'remind_before' => 'integer', 'close_at' => 'integer', 'rhythm_work' => 'integer', 'rhythm_break' => 'integer', 'rhythm_long' => 'integer', 'rhythm_after' => 'integer', 'margin_percent' => 'integer', 'buffer_before' => 'integer',
             'buffer_after' => 'integer', 'deep_limit' => 'integer', 'lunch_from' => 'integer', 'lunch_to' => 'integer',
         ];

@@ -6,6 +6,7 @@ namespace App\Planning;
 
 use App\Models\Occurrence;
 use App\Rows\RowMapper;
+use App\Time\Moments;
 use Nekto\Core\Plan\Move;
 use Nekto\Core\Time\Interval;
 
@@ -38,13 +39,13 @@ final readonly class MoveNames
             return [];
         }
         $place = new Interval((int) $move->facts['start'], (int) $move->facts['end']);
-        $meeting = $loaded->time->occurrences->first(static fn (Occurrence $occurrence): bool => RowMapper::blocks($occurrence)
+        $meeting = $loaded->time->occurrences->first(static fn (Occurrence $occurrence): bool => $occurrence->blocks()
             && RowMapper::withBuffers($occurrence, $loaded->time->user)->overlaps($place));
 
         return $meeting === null ? [] : [
             'by' => $meeting->summary,
-            'by_from' => RowMapper::minute($meeting->starts_at),
-            'by_to' => RowMapper::minute($meeting->ends_at),
+            'by_from' => Moments::minute($meeting->starts_at),
+            'by_to' => Moments::minute($meeting->ends_at),
         ];
     }
 }

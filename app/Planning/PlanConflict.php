@@ -7,6 +7,12 @@ namespace App\Planning;
 /** A change of the plan that cannot be made. The message is for the person. */
 final class PlanConflict extends \RuntimeException
 {
+    /** @param  bool  $isOfBlock  it is about the block itself, whatever was asked for it */
+    private function __construct(string $message, public readonly bool $isOfBlock = false)
+    {
+        parent::__construct($message);
+    }
+
     public static function passed(): self
     {
         return new self(__('plan.conflict.passed'));
@@ -19,12 +25,12 @@ final class PlanConflict extends \RuntimeException
 
     public static function changedElsewhere(string $title, string $when): self
     {
-        return new self(__('plan.conflict.changed_elsewhere', ['title' => $title, 'when' => $when]));
+        return new self(__('plan.conflict.changed_elsewhere', ['title' => $title, 'when' => $when]), isOfBlock: true);
     }
 
     public static function gone(): self
     {
-        return new self(__('plan.conflict.gone'));
+        return new self(__('plan.conflict.gone'), isOfBlock: true);
     }
 
     public static function tooFar(): self

@@ -8,6 +8,7 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\User;
 use App\Rows\RowMapper;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Plan\Plan;
 use Nekto\Core\Plan\Reason;
@@ -35,14 +36,14 @@ final readonly class PlanStore
             $new[] = [
                 'user_id' => $user->id,
                 'task_id' => (int) $block->task,
-                'starts_at' => RowMapper::moment($block->time->start)->toDateTimeString(),
-                'ends_at' => RowMapper::moment($block->time->end)->toDateTimeString(),
+                'starts_at' => Moments::moment($block->time->start)->toDateTimeString(),
+                'ends_at' => Moments::moment($block->time->end)->toDateTimeString(),
                 'reasons' => json_encode(self::reasons($plan->reasons[$i] ?? []), JSON_THROW_ON_ERROR),
             ];
         }
         [$past, $future] = collect($old)->partition(static fn (Block $block): bool => $block->ends_at <= $now);
         $passed = $past->pluck('id')->all();
-        $user->blocks()->whereKey($passed)->update(['state' => BlockState::Passed, 'kept' => false]);
+        $user->blocks()->whereKey($passed)->update(['state' => BlockState::Passed, 'put_back' => false]);
         foreach (array_chunk($future->pluck('id')->all(), 500) as $ids) {
             $user->blocks()->whereKey($ids)->delete();
         }

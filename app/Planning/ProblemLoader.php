@@ -13,6 +13,7 @@ use App\Rows\RowMapper;
 use App\Rows\Steps;
 use App\Rows\WorkTime;
 use App\Rows\WorkTimeLoader;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Plan\Block as CoreBlock;
@@ -22,83 +23,93 @@ use Nekto\Core\Plan\Tempo;
 use Nekto\Core\Task\DueDate;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Task\Task as CoreTask;
+use Nekto\Core\Time\Grid;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
 use Nekto\Core\Time\LocalDay;
 
-/** Reads a person's open work as a planning problem, in nine queries. */
+/** Reads a person's open work, in nine queries, and makes a planning problem of it. */
 final readonly class ProblemLoader
 {
     /** Minutes of the local day from and until. */
     private const PARTS = ['morning' => [0, 720], 'afternoon' => [720, 1080], 'evening' => [1080, 1440]];
 
-    /** Nobody likes to be taken from what takes so few minutes: it is done in one go. */
+    /** Minutes: nobody likes to be taken from what takes so few; it is done in one go. */
     private const IN_ONE_GO = 30;
 
     public function __construct(private WorkTimeLoader $times) {}
+
+    /** The problem of planning calmly: what has a place keeps it if it can. */
+    public function load(User $user, CarbonImmutable $now): LoadedProblem
+    {
+        return $this->problem($this->read($user, $now));
+    }
+
+    public function read(User $user, CarbonImmutable $now): PlanRows
+    {
+        $today = Moments::today($user, $now);
+        $time = $this->times->load($user, $today, (int) config('nekto.horizon_days'));
+        $tasks = $user->tasks()->plannable()->with('area')->orderBy('id')->get()->keyBy('id');
+        $blocks = $user->blocks()->planned()->orderBy('starts_at')->get()->filter(static fn (Block $block): bool => $tasks->has($block->task_id))->values();
+        $running = $user->entries()->whereNull('ends_at')->whereNotNull('block_id')->value('block_id');
+
+        return new PlanRows($now, $time, $tasks, $blocks, $running === null ? null : $blocks->firstWhere('id', $running), Steps::of($user), new Picks($user, $today), $this->workedToday($user, $time, $now));
+    }
 
     /**
      * @param  bool  $afresh  true: no regard to the last plan; false: calm
      * @param  list<int>  $hold  tasks whose blocks stay where they are
      */
-    public function load(User $user, CarbonImmutable $now, bool $afresh, array $hold = []): LoadedProblem
+    public function problem(PlanRows $rows, bool $afresh = false, array $hold = []): LoadedProblem
     {
-        $today = RowMapper::today($user, $now);
-        $time = $this->times->load($user, $today, (int) config('nekto.horizon_days'));
-        $tasks = $user->tasks()->plannable()->with('area')->orderBy('id')->get()->keyBy('id');
-        $blocks = $user->blocks()->where('state', BlockState::Planned)->orderBy('starts_at')->get()
-            ->filter(static fn (Block $block): bool => $tasks->has($block->task_id))->values();
-        $running = $this->running($user, $blocks);
-        [$fixed, $movable] = $blocks->partition(static fn (Block $block): bool => self::isFixed($block, $now, in_array($block->task_id, $hold, true), $running));
-        $waiting = $afresh ? collect() : $movable->filter(static fn (Block $block): bool => $block->kept && RowMapper::end($block) <= RowMapper::minute($now));
+        $now = Moments::minute($rows->now);
+        [$fixed, $movable] = self::apart($rows, $hold);
+        $waiting = $afresh ? collect() : $movable->filter(static fn (Block $block): bool => $block->put_back && ! $block->isAhead($rows->now));
         $movable = $movable->diff($waiting)->values();
-        $anchored = self::coreBlocks($fixed, true);
-        $step = (int) config('nekto.step');
-        $left = $this->minutesToPlace($tasks, $waiting, $step);
-        $steps = Steps::of($user);
-        $picks = new Picks($user, $today);
-        $worked = $this->workedToday($user, $time, $now);
-        $spent = $worked->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()))->all();
+        $left = $this->minutesToPlace($rows->tasks, $waiting);
+        $spent = $rows->worked->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()))->all();
 
         return new LoadedProblem(new PlanningProblem(
-            zone: $time->zone,
-            now: RowMapper::minute($now),
-            end: $time->span()->end,
-            step: $step,
-            hours: self::byName($time->hours),
-            busy: $time->busy,
-            tasks: array_values($tasks->filter(static fn (Task $task): bool => $left[$task->id] > 0)
-                ->map(static fn (Task $task): CoreTask => self::task($task, $left, $time, $steps, $picks, $spent[$task->id] ?? 0, RowMapper::minute($now)))->all()),
-            anchored: array_values(array_filter($anchored, static fn (CoreBlock $block): bool => $left[(int) $block->task] > 0)),
+            zone: $rows->time->zone,
+            now: $now,
+            end: $rows->time->span()->end,
+            step: Grid::STEP,
+            hours: self::byName($rows->time->hours),
+            busy: $rows->time->busy,
+            tasks: array_values($rows->tasks->filter(static fn (Task $task): bool => $left[$task->id] > 0)
+                ->map(static fn (Task $task): CoreTask => self::task($task, $left, $rows, $spent[$task->id] ?? 0))->all()),
+            anchored: array_values(array_filter(self::coreBlocks($fixed, true), static fn (CoreBlock $block): bool => $left[(int) $block->task] > 0)),
             previous: $afresh ? [] : self::coreBlocks($movable, false),
-            deepLimit: new DayLimit($user->deep_limit),
-            hoursLimits: $this->loadLines($time, $fixed, $worked, $tasks),
+            deepLimit: new DayLimit($rows->time->user->deep_limit),
+            hoursLimits: $this->loadLines($rows, $fixed),
             parts: self::PARTS,
-            tempo: Tempo::from($user->tempo),
-        ), $time, $tasks, $movable);
+            tempo: Tempo::from($rows->time->user->tempo),
+        ), $rows->time, $rows->tasks, $movable);
     }
 
     /**
-     * The block whose clock runs, if it does.
+     * What planning goes around, and what it may move. Of two fixed blocks that lie at the same time only one can stay:
+     * the one whose clock runs, then anchored ones, then those put back by an undo.
      *
-     * @param  Collection<int, Block>  $blocks
+     * @param  list<int>  $hold
+     * @return array{Collection<int, Block>, Collection<int, Block>} by start
      */
-    private function running(User $user, Collection $blocks): ?Block
+    private static function apart(PlanRows $rows, array $hold): array
     {
-        $id = $user->entries()->whereNull('ends_at')->whereNotNull('block_id')->value('block_id');
-
-        return $id === null ? null : $blocks->firstWhere('id', $id);
-    }
-
-    /** Anchored, begun, put back by an undo or held: planning goes around it. A begun one yields to the one whose clock runs. */
-    private static function isFixed(Block $block, CarbonImmutable $now, bool $held, ?Block $running): bool
-    {
-        $minute = RowMapper::minute($now);
-        if ($running !== null && $running->id !== $block->id && ! $block->anchored && ! $block->kept && RowMapper::time($block)->overlaps(RowMapper::time($running))) {
-            return false;
+        $running = $rows->running;
+        [$fixed, $movable] = $rows->blocks->partition(static fn (Block $block): bool => $block->isFixed($rows->now) || ($block->isAhead($rows->now) && in_array($block->task_id, $hold, true)));
+        $rank = static fn (Block $block): array => [$block->id !== $running?->id, ! $block->anchored, ! $block->put_back, RowMapper::start($block)];
+        $stays = [];
+        $taken = IntervalSet::empty();
+        foreach ($fixed->sort(static fn (Block $a, Block $b): int => $rank($a) <=> $rank($b)) as $block) {
+            if (! $taken->overlaps(RowMapper::time($block))) {
+                $stays[$block->id] = true;
+                $taken = $taken->union(IntervalSet::covering(RowMapper::time($block)));
+            }
         }
+        [$stay, $yield] = $fixed->partition(static fn (Block $block): bool => isset($stays[$block->id]));
 
-        return RowMapper::end($block) > $minute && ($block->anchored || $block->kept || $held || RowMapper::start($block) <= $minute);
+        return [$stay->values(), $yield->isEmpty() ? $movable->values() : $movable->concat($yield)->sortBy(static fn (Block $block): int => RowMapper::start($block))->values()];
     }
 
     /**
@@ -106,30 +117,27 @@ final readonly class ProblemLoader
      * @param  Collection<int, Block>  $waiting  past blocks that the person wants left where they are
      * @return array<int, int> minutes by task id, up to the next step
      */
-    private function minutesToPlace(Collection $tasks, Collection $waiting, int $step): array
+    private function minutesToPlace(Collection $tasks, Collection $waiting): array
     {
-        $left = [];
-        foreach ($tasks as $task) {
-            $left[$task->id] = (int) $task->minutes_left;
-        }
+        $left = $tasks->map(static fn (Task $task): int => (int) $task->minutes_left)->all();
         foreach ($waiting as $block) {
             $left[$block->task_id] -= RowMapper::time($block)->length();
         }
 
-        return array_map(static fn (int $minutes): int => max(0, intdiv($minutes + $step - 1, $step) * $step), $left);
+        return array_map(static fn (int $minutes): int => max(0, Grid::up($minutes)), $left);
     }
 
     /**
      * @param  array<int, int>  $left  minutes by task id
      * @param  int  $worked  minutes of it today
-     * @param  int  $now  minutes since 1970-01-01T00:00Z
      */
-    private static function task(Task $task, array $left, WorkTime $time, Steps $steps, Picks $picks, int $worked, int $now): CoreTask
+    private static function task(Task $task, array $left, PlanRows $rows, int $worked): CoreTask
     {
-        $before = $steps->before[$task->id] ?? 0;
+        $time = $rows->time;
+        $before = $rows->steps->before[$task->id] ?? 0;
         $minutes = $left[$task->id];
-        $pick = $picks->day($task);
-        $pick = $pick === null ? null : self::dayToBe($pick, $minutes, $time, $task->hoursSet(), $now);
+        $pick = $rows->picks->day($task);
+        $pick = $pick === null ? null : self::dayToBe($pick, $minutes, $time, $task->hoursSet(), Moments::minute($rows->now));
         $due = $time->due($task->getAttributes()['due_on'], $task->getAttributes()['due_at'], $task->hoursSet());
 
         return new CoreTask(
@@ -138,7 +146,7 @@ final readonly class ProblemLoader
             importance: $task->importance ?? Importance::Low,
             hours: (string) $task->hoursSet(),
             due: $due === null ? null : new DueDate($due, $task->due_hard),
-            notBefore: $task->not_before === null ? null : RowMapper::minute($task->not_before),
+            notBefore: $task->not_before === null ? null : Moments::minute($task->not_before),
             minChunk: $task->splits && $minutes > min(self::IN_ONE_GO, $task->max_chunk) ? $task->min_chunk : $minutes,
             maxChunk: $task->splits ? $task->max_chunk : max($minutes, $task->max_chunk),
             after: ($left[$before] ?? 0) > 0 ? [(string) $before] : [],
@@ -148,7 +156,7 @@ final readonly class ProblemLoader
             pick: $pick?->number,
             pickMinutes: Picks::share($minutes, $pick !== null && $pick->equals($time->first) ? $worked : 0),
             key: $task->key,
-            waiting: isset($steps->stuck[$task->id]),
+            waiting: isset($rows->steps->stuck[$task->id]),
         );
     }
 
@@ -173,21 +181,20 @@ final readonly class ProblemLoader
      * The load line of each day, less what of it was already worked today or is fixed without being anchored.
      *
      * @param  Collection<int, Block>  $fixed
-     * @param  Collection<int, Block>  $worked  today
-     * @param  Collection<int, Task>  $tasks
      * @return array<DayLimit> by the set's id
      */
-    private function loadLines(WorkTime $time, Collection $fixed, Collection $worked, Collection $tasks): array
+    private function loadLines(PlanRows $rows, Collection $fixed): array
     {
+        $time = $rows->time;
         [$anchored, $begun] = $fixed->partition(static fn (Block $block): bool => $block->anchored);
         $spent = [];
-        foreach ($worked->where('anchored', false) as $block) {
+        foreach ($rows->worked->where('anchored', false) as $block) {
             $set = $block->task->hoursSet();
             $spent[$set][$time->first->number] = ($spent[$set][$time->first->number] ?? 0) + RowMapper::time($block)->length();
         }
         foreach ($begun as $block) {
             $day = $time->zone->dayOf(RowMapper::start($block))->number;
-            $set = $tasks[$block->task_id]->hoursSet();
+            $set = $rows->tasks[$block->task_id]->hoursSet();
             $spent[$set][$day] = ($spent[$set][$day] ?? 0) + RowMapper::time($block)->length();
         }
         $taken = IntervalSet::covering(...$anchored->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all());
@@ -208,8 +215,8 @@ final readonly class ProblemLoader
     private function workedToday(User $user, WorkTime $time, CarbonImmutable $now): Collection
     {
         return $user->blocks()->whereIn('state', [BlockState::Done, BlockState::Part])
-            ->where('starts_at', '>=', RowMapper::moment($time->zone->day($time->first)->start))->where('starts_at', '<=', $now)
-            ->with('task:id,area_id,hours_set_id,deleted_at', 'task.area:id,hours_set_id')->get();
+            ->where('starts_at', '>=', Moments::moment($time->zone->day($time->first)->start))->where('starts_at', '<=', $now)
+            ->with('task:id,area_id,hours_set_id,deleted_at', 'task.area:id,hours_set_id')->get()->toBase();
     }
 
     /**

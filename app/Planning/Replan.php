@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\BlockState;
+use App\Models\Block;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\User;
@@ -37,10 +37,11 @@ final readonly class Replan
         return $this->journal->record($user, $cause, $now, function () use ($user, $now, $afresh, $first, $hold): array {
             $first === null || $first();
             $this->plans->dropWithoutWork($user);
-            $calm = $this->problems->load($user, $now, false, $hold);
-            $loaded = $afresh ? $this->problems->load($user, $now, true, $hold) : $calm;
+            $rows = $this->problems->read($user, $now);
+            $calm = $this->problems->problem($rows, hold: $hold);
+            $loaded = $afresh ? $this->problems->problem($rows, afresh: true, hold: $hold) : $calm;
             $plan = $this->planner->plan($loaded->problem);
-            $passed = $loaded->movable->filter(static fn ($block): bool => $block->ends_at <= $now)->pluck('task_id')->unique();
+            $passed = $loaded->movable->filter(static fn (Block $block): bool => ! $block->isAhead($now))->pluck('task_id')->unique();
             $this->plans->replace($user, $loaded, $plan, $now);
             $user->tasks()->whereKey($passed->all())->increment('carried');
 
@@ -60,16 +61,12 @@ final readonly class Replan
             return $this($user, $now, $cause, first: $change);
         }
 
-        return $this->journal->record($user, $cause, $now, static function () use ($change): array {
-            $change();
-
-            return [];
-        });
+        return $this->journal->record($user, $cause, $now, $change);
     }
 
     /** True once a person's work has been laid out: from then on the plan looks after itself. */
     private function isUnderway(User $user): bool
     {
-        return $user->blocks()->where('state', BlockState::Planned)->exists();
+        return $user->blocks()->planned()->exists();
     }
 }

@@ -8,8 +8,8 @@ use App\Models\PlanRevision;
 use App\Models\User;
 use App\Rows\Blocks;
 use App\Rows\Picks;
-use App\Rows\RowMapper;
 use App\Rows\WorkTimeLoader;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Time\LocalDay;
@@ -37,9 +37,9 @@ final readonly class Trial
             $blocks = Blocks::during($user, $time->span())->with('task.area')->get();
             $ends = $user->blocks()->whereIn('task_id', array_column($revision->moves ?? [], 'task'))->groupBy('task_id')->selectRaw('task_id, max(ends_at) as ends_at')->pluck('ends_at', 'task_id');
 
-            $untimed = (new Picks($user, RowMapper::today($user, $now)))->withoutTime($day, $blocks);
+            $untimed = (new Picks($user, Moments::today($user, $now)))->withoutTime($day, $blocks);
 
-            return new Tried($revision, $time, $blocks, $untimed, array_map(static fn (mixed $end): int => RowMapper::stored((string) $end), $ends->all()));
+            return new Tried($revision, $time, $blocks, $untimed, array_map(static fn (mixed $end): int => Moments::stored((string) $end), $ends->all()));
         } finally {
             DB::rollBack();
         }

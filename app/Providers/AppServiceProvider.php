@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Edits\TaskHistory;
 use App\Models\Task;
 use App\Models\User;
-use App\Repeats\TaskObserver;
+use App\Repeats\RepeatObserver;
 use App\Screens\Frame\Frame;
 use App\Time\Clock;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -28,7 +29,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Clock::set((string) config('nekto.now'));
         Model::shouldBeStrict(! $this->app->isProduction());
-        Task::observe(TaskObserver::class);
+        Task::observe([TaskHistory::class, RepeatObserver::class]);
         Password::defaults(fn (): Password => Password::min(10));
         $failed = static fn (Response $response): bool => Auth::guest(); // who gets in was no guesser
         RateLimiter::for('sign-in', fn (Request $request): array => [

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Reminders;
 
-use App\Clock\Timer;
 use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
-use App\Rows\RowMapper;
+use App\Rows\RunningClock;
 use App\Rows\WorkTimeLoader;
+use App\Time\Moments;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 
@@ -43,7 +43,7 @@ final readonly class Occasions
     /** @return list<Occasion> */
     private function blocks(User $user, CarbonImmutable $now): array
     {
-        $running = Timer::running($user)?->task_id;
+        $running = RunningClock::of($user)?->task_id;
         $occasions = [];
         foreach ($user->blocks()->where('state', BlockState::Planned)->where('starts_at', '>=', $now)->where('starts_at', '<=', $now->addMinutes($user->remind_before))->with('task')->orderBy('starts_at')->get() as $block) {
             if ($block->task_id !== $running && $block->task->done_at === null) {
@@ -67,10 +67,10 @@ final readonly class Occasions
         if ($tasks->isEmpty()) {
             return [];
         }
-        $time = $this->times->load($user, RowMapper::today($user, $now), 1);
+        $time = $this->times->load($user, Moments::today($user, $now), 1);
         $occasions = [];
         foreach ($tasks as $task) {
-            $due = RowMapper::moment((int) $time->due($task->getAttributes()['due_on'], $task->getAttributes()['due_at'], $task->hoursSet()));
+            $due = Moments::moment((int) $time->due($task->getAttributes()['due_on'], $task->getAttributes()['due_at'], $task->hoursSet()));
             $lead = $task->due_at === null ? max(60, $user->remind_before) : $user->remind_before;
             if ($now >= $due->subMinutes($lead) && $now < $due->addHours(self::DUE_HOURS)) {
                 $occasions[] = new Occasion("due:{$task->id}:{$due->getTimestamp()}", 'due', $task->title, __('remind.due', ['when' => Times::clock($user, $due)]), "/tasks/{$task->id}", $task->id);

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace App\Repeats;
 
+use App\Edits\TaskDoor;
 use App\Models\TaskStage;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
 /** What waited for an answer or for someday lies in the inbox again when its date has come. */
-final class ComeBack
+final readonly class ComeBack
 {
+    public function __construct(private TaskDoor $door) {}
+
     public function __invoke(User $user, CarbonImmutable $now): void
     {
         $today = $user->local($now)->format('Y-m-d');
@@ -21,9 +24,9 @@ final class ComeBack
         if ((clone $due)->doesntExist()) {
             return;
         }
-        DB::transaction(static function () use ($due): void {
+        DB::transaction(function () use ($user, $due, $now): void {
             foreach ($due->get() as $task) {
-                $task->update(['stage' => TaskStage::Inbox, 'ask_on' => null, 'return_on' => null]);
+                $this->door->change($task->setRelation('user', $user), ['stage' => TaskStage::Inbox], $now);
             }
         });
     }

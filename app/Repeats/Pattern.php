@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Repeats;
 
+use App\Edits\TaskDraft;
 use App\Models\Context;
 use App\Models\Link;
 use App\Models\Subtask;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
-use App\Rows\RowMapper;
+use App\Time\Moments;
 use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Time\LocalDay;
@@ -28,9 +29,9 @@ final class Pattern
     {
         $task->loadMissing(['subtasks', 'contexts', 'links', 'user']);
         $zone = Zones::named($task->user->zone);
-        $dueMinute = $task->due_at === null ? null : RowMapper::minute($task->due_at);
-        $setMinute = $task->set_at === null ? null : RowMapper::minute($task->set_at);
-        $startMinute = $task->not_before === null ? null : RowMapper::minute($task->not_before);
+        $dueMinute = $task->due_at === null ? null : Moments::minute($task->due_at);
+        $setMinute = $task->set_at === null ? null : Moments::minute($task->set_at);
+        $startMinute = $task->not_before === null ? null : Moments::minute($task->not_before);
         $due = $task->due_on !== null ? LocalDay::fromString($task->due_on) : ($dueMinute === null ? null : $zone->dayOf($dueMinute));
 
         return [
@@ -50,42 +51,33 @@ final class Pattern
         ];
     }
 
-    /**
-     * @param  array<string, mixed>  $pattern
-     * @param  array<string, mixed>  $more  columns that are not the pattern's
-     */
-    public static function make(User $user, array $pattern, LocalDay $day, array $more = []): Task
+    /** @param  array<string, mixed>  $pattern */
+    public static function draft(User $user, array $pattern, LocalDay $day): TaskDraft
     {
         $zone = Zones::named($user->zone);
-        $at = static fn (int $days, int $minute): CarbonImmutable => RowMapper::moment($zone->at($day->plusDays($days), $minute));
+        $at = static fn (int $days, int $minute): CarbonImmutable => Moments::moment($zone->at($day->plusDays($days), $minute));
         $number = static fn (string $name): ?int => isset($pattern[$name]) && is_numeric($pattern[$name]) ? (int) $pattern[$name] : null;
         $due = $number('due_days');
         $own = array_intersect_key($pattern, array_flip([...self::COLUMNS, 'importance', 'demand', 'stage']));
         foreach (['project_id' => $user->projects(), 'section_id' => $user->sections(), 'hours_set_id' => $user->hoursSets()] as $column => $rows) {
             $own[$column] = isset($own[$column]) ? $rows->whereKey($own[$column])->value('id') : null; // it may be gone by now
         }
-        $own['area_id'] = $user->areas()->whereKey($own['area_id'] ?? 0)->value('id') ?? $user->areas()->firstOrFail()->id;
+        $own['area_id'] = $user->areas()->whereKey($own['area_id'] ?? 0)->value('id');
         if (! in_array($own['stage'] ?? null, [TaskStage::Inbox->value, TaskStage::Open->value], true)) {
             $own['stage'] = TaskStage::Open->value;
         }
-        $task = $user->tasks()->create($more + $own + [
-            'minutes_left' => $number('estimate'),
-            'due_on' => $due !== null && $number('due_minute') === null ? $day->plusDays($due)->asString() : null,
-            'due_at' => $due !== null && $number('due_minute') !== null ? $at($due, $number('due_minute')) : null,
-            'set_at' => $number('set_minute') === null ? null : $at(0, $number('set_minute')),
-            'not_before' => $number('start_days') === null ? null : $at($number('start_days'), $number('start_minute') ?? 0),
-        ]);
-        foreach (self::rows($pattern, 'subtasks') as $i => $one) {
-            $task->subtasks()->create(['user_id' => $user->id, 'title' => $one['title'] ?? '', 'estimate' => $one['estimate'] ?? null, 'position' => $i]);
-        }
-        foreach (self::rows($pattern, 'links') as $one) {
-            $task->links()->create(['user_id' => $user->id, 'address' => $one['address'] ?? '', 'title' => $one['title'] ?? null]);
-        }
-        foreach (is_array($pattern['contexts'] ?? null) ? $pattern['contexts'] : [] as $name) {
-            is_string($name) && $task->contexts()->attach($user->contexts()->firstOrCreate(['name' => $name]));
-        }
 
-        return $task;
+        return new TaskDraft(
+            $own + [
+                'due_on' => $due !== null && $number('due_minute') === null ? $day->plusDays($due)->asString() : null,
+                'due_at' => $due !== null && $number('due_minute') !== null ? $at($due, $number('due_minute')) : null,
+                'set_at' => $number('set_minute') === null ? null : $at(0, $number('set_minute')),
+                'not_before' => $number('start_days') === null ? null : $at($number('start_days'), $number('start_minute') ?? 0),
+            ],
+            array_map(static fn (array $one): array => ['title' => (string) ($one['title'] ?? ''), 'estimate' => isset($one['estimate']) ? (int) $one['estimate'] : null, 'done' => false], self::rows($pattern, 'subtasks')),
+            array_values(array_filter(is_array($pattern['contexts'] ?? null) ? $pattern['contexts'] : [], is_string(...))),
+            array_map(static fn (array $one): array => ['address' => (string) ($one['address'] ?? ''), 'title' => isset($one['title']) ? (string) $one['title'] : null], self::rows($pattern, 'links')),
+        );
     }
 
     /**

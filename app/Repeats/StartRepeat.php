@@ -4,19 +4,22 @@ declare(strict_types=1);
 
 namespace App\Repeats;
 
+use App\Edits\TaskDoor;
 use App\Models\Repeat;
 use App\Models\Task;
-use App\Rows\RowMapper;
+use App\Time\Moments;
 use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Time\LocalDay;
 
 /** Makes a task the first occurrence of one that comes back. */
-final class StartRepeat
+final readonly class StartRepeat
 {
+    public function __construct(private TaskDoor $door) {}
+
     public function __invoke(Task $task, ?string $rule, ?string $afterDone, CarbonImmutable $now, string $daysOff = 'keep'): ?Repeat
     {
-        $today = RowMapper::today($task->user, $now);
+        $today = Moments::today($task->user, $now);
         $wanted = $task->picked_on ?? ($task->not_before === null ? null : $task->user->local($task->not_before)->format('Y-m-d'));
         $from = $wanted === null ? $today : LocalDay::fromString($wanted);
         $day = $rule === null ? $from : Calendar::firstFrom($rule, $from, $from);
@@ -27,12 +30,12 @@ final class StartRepeat
         $repeat = $task->user->repeats()->create([
             'rule' => $rule, 'after_done' => $afterDone, 'days_off' => $daysOff, 'begins_on' => $begin->asString(), 'pattern' => Pattern::of($task, $day),
         ]);
-        $task->update([
+        $this->door->change($task, [
             'repeat_id' => $repeat->id,
             'occurs_on' => $day->asString(),
-            'not_before' => $task->not_before ?? ($day->number > $today->number ? RowMapper::moment(Zones::named($task->user->zone)->at($day, 0)) : null),
+            'not_before' => $task->not_before ?? ($day->number > $today->number ? Moments::moment(Zones::named($task->user->zone)->at($day, 0)) : null),
             'due_on' => $task->due_on ?? ($task->due_at === null ? $day->asString() : null),
-        ]);
+        ], $now);
 
         return $repeat;
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Rows;
 
 use App\Models\Block;
-use App\Models\BlockState;
 use App\Models\User;
+use App\Time\Moments;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Nekto\Core\Time\Interval;
 
@@ -16,13 +16,13 @@ final readonly class Blocks
     /** @return HasMany<Block, User> those that lie in the span, wholly or in part, by start */
     public static function during(User $user, Interval $span): HasMany
     {
-        return $user->blocks()->where('starts_at', '<', RowMapper::moment($span->end))->where('ends_at', '>', RowMapper::moment($span->start))->orderBy('starts_at');
+        return $user->blocks()->where('starts_at', '<', Moments::moment($span->end))->where('ends_at', '>', Moments::moment($span->start))->orderBy('starts_at');
     }
 
     /** Minutes planned for the block's task beside this one. */
     public static function minutesBeside(Block $block): int
     {
-        return (int) $block->task->blocks()->where('state', BlockState::Planned)->whereKeyNot($block->id)->get()
+        return (int) $block->task->blocks()->planned()->whereKeyNot($block->id)->get()
             ->sum(static fn (Block $one): int => RowMapper::time($one)->length());
     }
 }

@@ -6,6 +6,7 @@ namespace App\Rows;
 
 use App\Models\TaskStage;
 use App\Models\User;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -33,7 +34,7 @@ final readonly class Candidates
     /** @return Collection<int, Candidate> by task id, the oldest first */
     public function of(User $user, PlannedTimes $planned, WorkTime $time, CarbonImmutable $now): Collection
     {
-        $minute = RowMapper::minute($now);
+        $minute = Moments::minute($now);
         $rows = $this->rows($user);
         $taken = $planned->anchored($minute);
         $due = $work = [];
@@ -53,7 +54,7 @@ final readonly class Candidates
         return $rows->mapWithKeys(static function (object $row) use ($due, $curves, $minute, $steps): array {
             $demand = $due[$row->id] === null ? null : $curves[$row->hours_set_id]->at($due[$row->id]);
             $importance = Importance::tryFrom((int) $row->importance);
-            $days = intdiv($minute - RowMapper::stored($row->created_at), 1440);
+            $days = intdiv($minute - Moments::stored($row->created_at), 1440);
 
             return [(int) $row->id => new Candidate(
                 (int) $row->id,

@@ -8,6 +8,7 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
+use App\Time\Moments;
 use App\Time\Zones;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
@@ -42,7 +43,7 @@ final readonly class Picks
      */
     public static function columns(Task $task, LocalDay $day): array
     {
-        $end = RowMapper::moment(Zones::named($task->user->zone)->day($day)->end);
+        $end = Moments::moment(Zones::named($task->user->zone)->day($day)->end);
 
         return ['picked_on' => $day->asString(), ...($task->not_before !== null && $task->not_before >= $end ? ['not_before' => null] : [])];
     }

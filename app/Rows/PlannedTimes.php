@@ -6,6 +6,7 @@ namespace App\Rows;
 
 use App\Models\BlockState;
 use App\Models\User;
+use App\Time\Moments;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
 
@@ -20,7 +21,7 @@ final readonly class PlannedTimes
         $byTask = [];
         $rows = $user->blocks()->where('state', BlockState::Planned)->orderBy('starts_at')->toBase()->get(['task_id', 'starts_at', 'ends_at', 'anchored']);
         foreach ($rows as $row) {
-            $byTask[(int) $row->task_id][] = [new Interval(RowMapper::stored($row->starts_at), RowMapper::stored($row->ends_at)), (bool) $row->anchored];
+            $byTask[(int) $row->task_id][] = [new Interval(Moments::stored($row->starts_at), Moments::stored($row->ends_at)), (bool) $row->anchored];
         }
 
         return new self($byTask);

@@ -10,27 +10,14 @@ use App\Models\HoursSet;
 use App\Models\Occurrence;
 use App\Models\Reserve;
 use App\Models\User;
-use App\Time\Zones;
-use Carbon\CarbonImmutable;
+use App\Time\Moments;
 use Nekto\Core\Hours\Stretch;
 use Nekto\Core\Hours\WeeklyHours;
 use Nekto\Core\Time\Interval;
-use Nekto\Core\Time\LocalDay;
 
-/** Turns rows into core values and core moments back into UTC. */
+/** Turns rows into core values. */
 final class RowMapper
 {
-    /** Minutes since 1970-01-01T00:00Z. */
-    public static function minute(CarbonImmutable $moment): int
-    {
-        return intdiv($moment->getTimestamp(), 60);
-    }
-
-    public static function moment(int $minute): CarbonImmutable
-    {
-        return CarbonImmutable::createFromTimestampUTC($minute * 60);
-    }
-
     public static function hours(HoursSet $set): WeeklyHours
     {
         $exceptions = [];
@@ -56,37 +43,16 @@ final class RowMapper
         return new Interval(self::start($row), self::end($row));
     }
 
-    /** Like minute($row->starts_at), without making a date object: a page asks this thousands of times. */
+    /** Minutes since 1970-01-01T00:00Z; without making a date object: a page asks this thousands of times. */
     public static function start(Block|Occurrence|Entry|Reserve $row): int
     {
-        return self::stored((string) $row->getAttributes()['starts_at']);
+        return Moments::stored((string) $row->getAttributes()['starts_at']);
     }
 
-    /** Like minute($row->ends_at), which must not be null. */
+    /** Minutes since 1970-01-01T00:00Z; the end must not be null. */
     public static function end(Block|Occurrence|Entry|Reserve $row): int
     {
-        return self::stored((string) $row->getAttributes()['ends_at']);
-    }
-
-    /** A stored moment, "2026-03-11 10:20:00" in UTC. */
-    public static function stored(string $moment): int
-    {
-        return intdiv((int) gmmktime(
-            (int) substr($moment, 11, 2),
-            (int) substr($moment, 14, 2),
-            0,
-            (int) substr($moment, 5, 2),
-            (int) substr($moment, 8, 2),
-            (int) substr($moment, 0, 4),
-        ), 60);
-    }
-
-    /** True if a meeting keeps its time from being planned. */
-    public static function blocks(Occurrence $occurrence): bool
-    {
-        $stored = $occurrence->getAttributes();
-
-        return $stored['busy'] && ! $occurrence->meeting->getAttributes()['ignored'] && $stored['ends_at'] > $stored['starts_at'];
+        return Moments::stored((string) $row->getAttributes()['ends_at']);
     }
 
     /** A meeting with the time to get there and the person's buffers. */
@@ -98,10 +64,5 @@ final class RowMapper
         $lead = $occurrence->meeting->getAttributes()['lead_minutes'];
 
         return self::time($occurrence)->widened((int) ($lead ?? $user->buffer_before), $user->buffer_after);
-    }
-
-    public static function today(User $user, CarbonImmutable $now): LocalDay
-    {
-        return Zones::named($user->zone)->dayOf(self::minute($now));
     }
 }

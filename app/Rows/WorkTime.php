@@ -8,6 +8,7 @@ use App\Models\HoursSet;
 use App\Models\Occurrence;
 use App\Models\Reserve;
 use App\Models\User;
+use App\Time\Moments;
 use App\Time\Zones;
 use Illuminate\Support\Collection;
 use Nekto\Core\Day\DayLoad;
@@ -62,7 +63,7 @@ final readonly class WorkTime
         $this->hours = $hours;
         $busy = $ended;
         foreach ($occurrences as $occurrence) {
-            if (RowMapper::blocks($occurrence)) {
+            if ($occurrence->blocks()) {
                 $busy[] = RowMapper::withBuffers($occurrence, $user);
             }
         }
@@ -114,7 +115,7 @@ final readonly class WorkTime
     public function due(?string $on, ?string $at, int $set): ?int
     {
         if ($at !== null) {
-            return RowMapper::stored($at);
+            return Moments::stored($at);
         }
         if ($on === null) {
             return null;

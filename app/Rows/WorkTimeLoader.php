@@ -6,6 +6,7 @@ namespace App\Rows;
 
 use App\Models\EarlyEnd;
 use App\Models\User;
+use App\Time\Moments;
 use App\Time\Zones;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\LocalDay;
@@ -16,8 +17,8 @@ final readonly class WorkTimeLoader
     public function load(User $user, LocalDay $first, int $days): WorkTime
     {
         $zone = Zones::named($user->zone);
-        $from = RowMapper::moment($zone->at($first, 0))->subHours(12); // for buffers that reach in
-        $until = RowMapper::moment($zone->at($first->plusDays($days), 0))->addHours(12);
+        $from = Moments::moment($zone->at($first, 0))->subHours(12); // for buffers that reach in
+        $until = Moments::moment($zone->at($first->plusDays($days), 0))->addHours(12);
 
         return new WorkTime(
             $user,
@@ -28,7 +29,7 @@ final readonly class WorkTimeLoader
                 ->where('starts_at', '<', $until)->where('ends_at', '>', $from)->orderBy('starts_at')->orderBy('id')->get(),
             array_values($user->reserves()->where('starts_at', '<', $until)->where('ends_at', '>', $from)->get()->all()),
             array_values($user->earlyEnds()->where('from_at', '<', $until)->where('until_at', '>', $from)->get()
-                ->map(static fn (EarlyEnd $one): Interval => new Interval(RowMapper::minute($one->from_at), RowMapper::minute($one->until_at)))->all()),
+                ->map(static fn (EarlyEnd $one): Interval => new Interval(Moments::minute($one->from_at), Moments::minute($one->until_at)))->all()),
         );
     }
 }

@@ -4,45 +4,40 @@ declare(strict_types=1);
 
 namespace App\Undo;
 
-use App\Models\BlockState;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\User;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
-/** Keeps what each change of the plan did to its rows, so that undo brings back exactly what was. */
-final readonly class Journal
+/** Keeps what each change did to its rows, column by column, so that undo brings back just that. */
+final class Journal
 {
-    /** Rows that ended longer ago than this are history: no change touches them. */
-    private const HISTORY_DAYS = 3;
-
-    /** The columns of a task that decide on its place; the others are the person's text and stay as they are. */
-    private const TASK_COLUMNS = [
-        'id', 'title', 'stage', 'area_id', 'project_id', 'section_id', 'hours_set_id', 'position', 'importance', 'push', 'due_on', 'due_at', 'due_hard', 'not_before', 'estimate', 'minutes_left', 'min_chunk',
-        'max_chunk', 'demand', 'carried', 'done_at', 'deleted_at', 'picked_on', 'key', 'set_at', 'part', 'splits', 'waiting_for', 'waiting_since',
-        'ask_on', 'return_on',
-    ];
+    private ?Log $log = null;
 
     /**
-     * Runs a change and records it, in one transaction. Null if it changed nothing.
+     * Runs a change and records it, in one transaction. Null if it changed nothing that can be undone, or if it is part
+     * of a change that is being recorded already.
      *
-     * @param  \Closure(): list<array<string, mixed>>  $change  returns the moves of the change note
+     * @param  \Closure(): mixed  $change  may return the moves of the change note, as a list
      */
     public function record(User $user, RevisionCause $cause, CarbonImmutable $now, \Closure $change): ?PlanRevision
     {
         return DB::transaction(function () use ($user, $cause, $now, $change): ?PlanRevision {
-            $before = $this->rows($user, $now);
-            $moves = $change();
-            $rows = self::changed($before, $this->rows($user, $now));
-            if ($rows === []) {
+            $log = $this->log();
+            if ($log->isOn()) {
+                $change();
+
                 return null;
             }
+            $log->begin();
+            $moves = $change();
+            $log->end();
+            $rows = self::changes($log);
 
-            return $user->planRevisions()->create([
+            return $rows === [] ? null : $user->planRevisions()->create([
                 'cause' => $cause,
-                'moves' => $moves,
+                'moves' => is_array($moves) ? $moves : [],
                 'rows' => $rows,
                 'made_at' => $now,
                 'seen_at' => $cause->isAutomatic() ? null : $now,
@@ -50,101 +45,53 @@ final readonly class Journal
         });
     }
 
-    /** Takes the newest change back that has not been taken back yet. Null if there is none. */
-    public function undo(User $user, CarbonImmutable $now): ?PlanRevision
+    /**
+     * Takes a change back that has not been taken back yet: the one that is named, or the newest. Null if there is none.
+     *
+     * @param  int|null  $id  of the revision that was offered; null: the newest
+     */
+    public function undo(User $user, ?int $id, CarbonImmutable $now): ?Undone
     {
-        return DB::transaction(function () use ($user, $now): ?PlanRevision {
-            $revision = $user->planRevisions()->whereNull('undone_at')->latest('id')->first();
+        return DB::transaction(function () use ($user, $id, $now): ?Undone {
+            $open = $user->planRevisions()->whereNull('undone_at');
+            $revision = $id === null ? $open->latest('id')->first() : $open->find($id);
             if ($revision === null) {
                 return null;
             }
-            foreach ($revision->rows as $table => $rows) {
-                foreach ($rows as $row) {
-                    $this->restore($user, $table, $row['before'], $row['after']);
-                }
-            }
-            if ($revision->cause->isAutomatic()) {
-                $this->keep($user, $revision);
+            $restore = new Restore($user, $this->log());
+            $restore($revision);
+            if ($revision->cause->isAutomatic()) { // what mending had moved would be moved again within a minute
+                $user->blocks()->planned()->whereKey($restore->restored('blocks'))->update(['put_back' => true]);
             }
             $revision->update(['undone_at' => $now, 'seen_at' => $now]);
 
-            return $revision;
+            return new Undone($revision, $restore->leftAlone(), $user->planRevisions()->whereNull('undone_at')->where('id', '>', $revision->id)->doesntExist());
         });
     }
 
-    /**
-     * @param  array<string, mixed>|null  $before
-     * @param  array<string, mixed>|null  $after
-     */
-    private function restore(User $user, string $table, ?array $before, ?array $after): void
+    /** @return array<string, list<array{id: int, before: array<string, mixed>|null, after: array<string, mixed>|null}>> by table */
+    private static function changes(Log $log): array
     {
-        $id = $before['id'] ?? $after['id'] ?? null;
-        $rows = $this->own($user, $table)->where('id', $id);
-        if ($before === null) {
-            $rows->delete();
-        } elseif ($table === 'tasks' || $after !== null) {
-            $rows->update($before);
-        } else {
-            DB::table($table)->updateOrInsert(['id' => $id], $before);
-        }
-    }
-
-    private function own(User $user, string $table): Builder
-    {
-        return $table === 'hours_exceptions'
-            ? DB::table($table)->whereIn('hours_set_id', DB::table('hours_sets')->where('user_id', $user->id)->select('id'))
-            : DB::table($table)->where('user_id', $user->id);
-    }
-
-    /** What healing had moved would be moved again within a minute: the blocks that came back are left alone from now on. */
-    private function keep(User $user, PlanRevision $revision): void
-    {
-        $ids = array_filter(array_map(static fn (array $row): mixed => $row['before']['id'] ?? null, $revision->rows['blocks'] ?? []));
-        $user->blocks()->whereKey($ids)->where('state', BlockState::Planned)->update(['kept' => true]);
-    }
-
-    /** @return array<string, array<int, array<string, mixed>>> rows by table and id */
-    private function rows(User $user, CarbonImmutable $now): array
-    {
-        $since = $now->subDays(self::HISTORY_DAYS)->toDateTimeString();
-        $queries = [
-            'tasks' => $this->own($user, 'tasks')
-                ->where(fn ($query) => $query->whereNull('done_at')->orWhere('done_at', '>=', $since))
-                ->where(fn ($query) => $query->whereNull('deleted_at')->orWhere('deleted_at', '>=', $since))->select(self::TASK_COLUMNS),
-            'reserves' => $this->own($user, 'reserves')->where('ends_at', '>=', $since),
-            'blocks' => $this->own($user, 'blocks')
-                ->where(fn ($query) => $query->where('state', BlockState::Planned->value)->orWhere('ends_at', '>=', $since)),
-            'entries' => $this->own($user, 'entries')->where('starts_at', '>=', $since),
-            'meeting_notes' => $this->own($user, 'meeting_notes')->where('starts_at', '>=', $since),
-            'early_ends' => $this->own($user, 'early_ends')->where('until_at', '>=', $since),
-            'hours_exceptions' => $this->own($user, 'hours_exceptions')->where('date', '>=', substr($since, 0, 10)),
-        ];
-        $rows = [];
-        foreach ($queries as $table => $query) {
-            $rows[$table] = $query->get()->map(static fn (object $row): array => (array) $row)->keyBy('id')->all();
-        }
-
-        return $rows;
-    }
-
-    /**
-     * @param  array<string, array<int, array<string, mixed>>>  $before
-     * @param  array<string, array<int, array<string, mixed>>>  $after
-     * @return array<string, list<array{before: array<string, mixed>|null, after: array<string, mixed>|null}>>
-     */
-    private static function changed(array $before, array $after): array
-    {
-        $changed = [];
-        foreach ($before as $table => $rows) {
-            foreach ($rows + $after[$table] as $id => $row) {
-                $was = $rows[$id] ?? null;
-                $is = $after[$table][$id] ?? null;
+        $changes = [];
+        foreach ($log->before() as $table => $rows) {
+            $now = $log->now($table, array_keys($rows));
+            foreach ($rows as $id => $was) {
+                $is = $now[$id] ?? null;
+                if ($was !== null && $is !== null) {
+                    $was = array_filter(array_intersect_key($was, $is), static fn (mixed $value, string $column): bool => $value !== $is[$column], ARRAY_FILTER_USE_BOTH);
+                    $is = array_intersect_key($is, $was);
+                }
                 if ($was !== $is) {
-                    $changed[$table][] = ['before' => $was, 'after' => $is];
+                    $changes[$table][] = ['id' => $id, 'before' => $was, 'after' => $is];
                 }
             }
         }
 
-        return $changed;
+        return $changes;
+    }
+
+    private function log(): Log
+    {
+        return $this->log ??= new Log(DB::connection());
     }
 }

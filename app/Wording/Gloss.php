@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Wording;
 
 use App\Models\User;
-use App\Rows\RowMapper;
+use App\Time\Moments;
 use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Capture\DurationReader;
@@ -92,7 +92,7 @@ final readonly class Gloss
         $zone = Zones::named($this->user->zone);
         $day = Times::day($this->user, $zone->at($when->day, 720), $this->now);
 
-        return $when->minuteOfDay === null ? $day : $day.', '.RowMapper::moment($zone->at($when->day, min(1439, $when->minuteOfDay)))->setTimezone($this->user->zone)->format('H:i');
+        return $when->minuteOfDay === null ? $day : $day.', '.Moments::moment($zone->at($when->day, min(1439, $when->minuteOfDay)))->setTimezone($this->user->zone)->format('H:i');
     }
 
     private function repeat(Recurrence $repeat): string
@@ -100,7 +100,7 @@ final readonly class Gloss
         if ($repeat->rule === null) {
             return __('gather.gloss.repeat_after', ['how' => Rules::afterDone((string) $repeat->afterDone)]);
         }
-        $first = FirstDay::of($repeat->rule, RowMapper::today($this->user, $this->now));
+        $first = FirstDay::of($repeat->rule, Moments::today($this->user, $this->now));
 
         return __('gather.gloss.repeat', ['when' => $this->when(new When($first))]);
     }

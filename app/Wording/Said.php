@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Wording;
 
 use App\Models\PlanRevision;
+use App\Models\RefusedTime;
 use App\Models\User;
 use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -24,7 +25,40 @@ final readonly class Said
             return ['status' => $instead ?? __('plan.nothing_changed')];
         }
         $note = new ChangeNote($this->user, Clock::now());
+        $said = $instead === null ? $note->summary($revision) : trim($instead.' '.$note->movesOnly($revision));
 
-        return ['status' => $instead === null ? $note->summary($revision) : trim($instead.' '.$note->movesOnly($revision)), 'undo' => true];
+        return [
+            'status' => implode(' ', [$said, ...array_map($this->refused(...), $revision->refusedTimes)]),
+            'undo' => true,
+            'revision' => $revision->id,
+            'offer' => $this->offer($revision->refusedTimes),
+        ];
+    }
+
+    private function refused(RefusedTime $one): string
+    {
+        return __('plan.time_taken', [
+            'title' => $one->task->title,
+            'at' => Times::when($this->user, $one->at, Clock::now()),
+            'by' => $one->by->task->title,
+            'when' => Times::range($this->user, $one->by->starts_at, $one->by->ends_at),
+        ]);
+    }
+
+    /**
+     * The next free time of a single task whose set time is another's, to be taken with one press.
+     *
+     * @param  list<RefusedTime>  $refused
+     * @return array{task: int, day: string, start: string, label: string}|null
+     */
+    private function offer(array $refused): ?array
+    {
+        $one = $refused[0] ?? null;
+        if ($one === null || $one->free === null || count($refused) > 1) {
+            return null;
+        }
+        $local = $this->user->local($one->free);
+
+        return ['task' => $one->task->id, 'day' => $local->format('Y-m-d'), 'start' => $local->format('H:i'), 'label' => __('plan.take_free_time', ['when' => Times::when($this->user, $one->free, Clock::now())])];
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Wording;
 
 use App\Models\User;
-use App\Rows\RowMapper;
+use App\Time\Moments;
 use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Time\LocalDay;
@@ -85,6 +85,6 @@ final class Times
 
     private static function minute(CarbonImmutable|int $moment): int
     {
-        return is_int($moment) ? $moment : RowMapper::minute($moment);
+        return is_int($moment) ? $moment : Moments::minute($moment);
     }
 }

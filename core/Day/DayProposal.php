@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Day;
 
+use Nekto\Core\Time\Grid;
+
 /** A day that fits. */
 final readonly class DayProposal
 {
     /** At most so many key tasks make a day. */
     public const KEYS = 3;
-
-    /** Minutes of one step: what is shorter is not told apart. */
-    private const STEP = 5;
 
     /** More candidates than this are too many to weigh exactly; those with the least pull are left out. */
     public const MOST = 200;
@@ -60,7 +59,7 @@ final readonly class DayProposal
         $wanted = array_column(array_map(static fn (DayCandidate $one): array => [$one->id, $one], $candidates), 1, 0);
         foreach ($shorter->picks as $id) {
             $more = max(0, min($wanted[$id]->minutes - $shorter->minutesOf[$id], $free, $wanted[$id]->deep ? $freeDeep : PHP_INT_MAX));
-            $more -= $more % self::STEP;
+            $more -= $more % Grid::STEP;
             $free -= $more;
             $freeDeep -= $wanted[$id]->deep ? $more : 0;
             $wanted[$id] = $wanted[$id]->taking($shorter->minutesOf[$id] + $more);
@@ -74,7 +73,7 @@ final readonly class DayProposal
     {
         usort($candidates, static fn (DayCandidate $a, DayCandidate $b): int => [$b->picked, $b->pull, $a->minutes, $a->id] <=> [$a->picked, $a->pull, $b->minutes, $b->id]);
         $weighed = array_slice($candidates, 0, self::MOST);
-        $chosen = self::best($weighed, intdiv(max(0, $loadLine), self::STEP), intdiv(max(0, $deepLimit), self::STEP));
+        $chosen = self::best($weighed, intdiv(max(0, $loadLine), Grid::STEP), intdiv(max(0, $deepLimit), Grid::STEP));
         $picks = $waiting = [];
         foreach ($candidates as $i => $candidate) {
             isset($chosen[$i]) ? $picks[] = $candidate : $waiting[] = $candidate;
@@ -114,7 +113,7 @@ final readonly class DayProposal
         $value = array_fill(0, $width * ($deepSteps + 1), 0);
         $taken = [];
         foreach ($candidates as $n => $candidate) {
-            $size = intdiv($candidate->minutes + self::STEP - 1, self::STEP);
+            $size = intdiv($candidate->minutes + Grid::STEP - 1, Grid::STEP);
             $deep = $candidate->deep ? $size : 0;
             $worth = $candidate->pull + ($candidate->picked ? 100 * self::MOST : 0);
             $shift = $deep * $width + $size;
@@ -136,7 +135,7 @@ final readonly class DayProposal
         for ($n = count($candidates) - 1; $n >= 0; $n--) {
             if ($taken[$n][$at] === "\1") {
                 $chosen[$n] = true;
-                $size = intdiv($candidates[$n]->minutes + self::STEP - 1, self::STEP);
+                $size = intdiv($candidates[$n]->minutes + Grid::STEP - 1, Grid::STEP);
                 $at -= ($candidates[$n]->deep ? $size : 0) * $width + $size;
             }
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Day;
 
+use Nekto\Core\Time\Grid;
+
 /** A day that is to carry more than it can: by how much, and the cheapest ways out. */
 final readonly class OverfullDay
 {
@@ -12,8 +14,6 @@ final readonly class OverfullDay
 
     /** A task is cut to this share of its minutes at most. */
     private const MOST_CUT = 0.5;
-
-    private const STEP = 5;
 
     /**
      * @param  int  $over  minutes over the load line
@@ -55,7 +55,7 @@ final readonly class OverfullDay
     /** How many minutes the one to cut would lose: a whole number of steps. */
     public function cutBy(): int
     {
-        return self::STEP * (int) ceil($this->over / self::STEP);
+        return Grid::STEP * (int) ceil($this->over / Grid::STEP);
     }
 
     /** @param  list<DayCandidate>  $candidates */

@@ -71,7 +71,7 @@ final readonly class DemoOrder
         $log = $user->tasks()->create(['title' => 'Read the humidity loggers', 'area_id' => $areas['Exhibition'], 'stage' => TaskStage::Open, 'importance' => 2, 'estimate' => 10, 'minutes_left' => 10, 'due_on' => $this->dates->dueOn(4)]);
         $log->setRelation('user', $user);
         $log->update(['not_before' => CarbonImmutable::parse($this->dates->dueOn(4).' 00:00', $user->zone)->utc()]);
-        (new StartRepeat)($log, 'FREQ=WEEKLY;BYDAY='.strtoupper(substr(CarbonImmutable::parse((string) $this->dates->dueOn(4))->format('D'), 0, 2)), null, $this->now, 'shift');
+        app(StartRepeat::class)($log, 'FREQ=WEEKLY;BYDAY='.strtoupper(substr(CarbonImmutable::parse((string) $this->dates->dueOn(4))->format('D'), 0, 2)), null, $this->now, 'shift');
         $visit = $user->tasks()->make(['title' => 'Lender visit', 'area_id' => $areas['Loans & lenders'], 'stage' => TaskStage::Open, 'importance' => 3, 'estimate' => 95, 'demand' => 'light']);
         $visit->setRelation('user', $user)->setRelation('contexts', collect())->setRelation('links', collect());
         $visit->setRelation('subtasks', collect());

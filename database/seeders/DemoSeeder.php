@@ -48,9 +48,9 @@ final class DemoSeeder extends Seeder
             (new DemoOrder($this->now, $this->dates))->fill($user);
         });
         $user = User::query()->where('email', self::EMAIL)->firstOrFail();
-        $user->blocks()->update(['kept' => true]); // today is laid out already: only the rest is placed
+        $user->blocks()->update(['put_back' => true]); // today is laid out already: only the rest is placed
         $replan($user, $this->now, RevisionCause::LaidOut);
-        $user->blocks()->update(['kept' => false]);
+        $user->blocks()->update(['put_back' => false]);
         (new DemoMail($this->now))->send($user);
         $user->planRevisions()->delete(); // the demo begins with a plan, not with a change
     }

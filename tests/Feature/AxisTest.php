@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Rows\RowMapper;
 use App\Rows\WorkTime;
 use App\Rows\WorkTimeLoader;
 use App\Screens\Weigh\Axis;
 use App\Screens\Weigh\Field;
 use App\Time\Clock;
+use App\Time\Moments;
 use Nekto\Core\Pressure\Answer;
 use Nekto\Core\Pressure\DemandCurve;
 use Nekto\Core\Pressure\Push;
@@ -69,7 +69,7 @@ final class AxisTest extends FeatureTestCase
     {
         [$axis, $time] = $this->axis();
         foreach (['2026-03-11 12:00', '2026-03-13 15:00', '2026-03-20 09:30', '2026-04-10 17:00'] as $text) {
-            $due = RowMapper::minute($this->utc($text));
+            $due = Moments::minute($this->utc($text));
             self::assertEqualsWithDelta($due, (int) $axis->dueAt($axis->place($due)), 61, $text);
         }
         self::assertNull($axis->dueAt(0.95));
@@ -81,8 +81,8 @@ final class AxisTest extends FeatureTestCase
     {
         [$axis, $time] = $this->axis();
         $set = $this->ines->hoursSets()->firstOrFail()->id;
-        $now = RowMapper::minute(Clock::now());
-        $curve = new DemandCurve([[RowMapper::minute($this->utc('2026-03-13 17:00')), 1400]], new Timeline($time->open($set)), $now);
+        $now = Moments::minute(Clock::now());
+        $curve = new DemandCurve([[Moments::minute($this->utc('2026-03-13 17:00')), 1400]], new Timeline($time->open($set)), $now);
         $line = (new Field($axis, $curve))->lines()[3]; // pull 40
         preg_match_all('/[ML]([\d.]+) (-?[\d.]+)/', $line['line'], $points, PREG_SET_ORDER);
         $height = static function (float $x) use ($points): float {
@@ -127,7 +127,7 @@ final class AxisTest extends FeatureTestCase
     /** @return array{Axis, WorkTime} */
     private function axis(?string $zoom = null): array
     {
-        $today = RowMapper::today($this->ines, Clock::now());
+        $today = Moments::today($this->ines, Clock::now());
         $time = (new WorkTimeLoader)->load($this->ines, $today, 92);
 
         return [Axis::of($today, $time, $zoom), $time];

@@ -109,7 +109,7 @@ final class ChangeTest extends FeatureTestCase
     #[Test]
     public function who_wants_to_be_asked_sees_what_mending_would_move_and_takes_or_leaves_it(): void
     {
-        $this->ines->update(['heal_asks' => true]);
+        $this->ines->update(['mend_asks' => true]);
         $quotes = $this->task('Quotes');
         $quotes->update(['splits' => false]);
         $essay = $this->task('Essay');

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Time\Grid;
+use App\Time\GridMoments;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Time\Grid;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
 
@@ -30,8 +31,8 @@ final class GridTest extends FeatureTestCase
     {
         $moment = CarbonImmutable::parse('2026-03-11 23:58', 'UTC');
 
-        self::assertSame('2026-03-11 23:55', Grid::last($moment)->format('Y-m-d H:i'));
-        self::assertSame('2026-03-12 00:00', Grid::next($moment)->format('Y-m-d H:i'));
-        self::assertTrue(Grid::next(Grid::next($moment))->equalTo(Grid::next($moment)), 'what lies on it stays');
+        self::assertSame('2026-03-11 23:55', GridMoments::last($moment)->format('Y-m-d H:i'));
+        self::assertSame('2026-03-12 00:00', GridMoments::next($moment)->format('Y-m-d H:i'));
+        self::assertTrue(GridMoments::next(GridMoments::next($moment))->equalTo(GridMoments::next($moment)), 'what lies on it stays');
     }
 }

@@ -57,7 +57,7 @@ final class MendTest extends FeatureTestCase
     }
 
     #[Test]
-    public function healing_once_is_enough(): void
+    public function mending_once_is_enough(): void
     {
         $task = $this->task('Quotes', minutes: 30);
         $this->block($task, '2026-03-11 09:00', '2026-03-11 09:30');

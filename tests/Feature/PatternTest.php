@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Edits\NewTasks;
 use App\Models\Task;
 use App\Repeats\Pattern;
 use App\Rows\Steps;
+use App\Time\Clock;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Time\LocalDay;
 use PHPUnit\Framework\Attributes\Test;
@@ -46,7 +48,7 @@ final class PatternTest extends FeatureTestCase
         $task->update(['project_id' => $project->id]);
         $pattern = Pattern::of($task->refresh(), LocalDay::of(2026, 3, 11));
         $project->delete();
-        $made = Pattern::make($this->ines, ['area_id' => 999_999] + $pattern, LocalDay::of(2026, 3, 11));
+        $made = $this->made(['area_id' => 999_999] + $pattern, LocalDay::of(2026, 3, 11));
 
         self::assertNull($made->project_id);
         self::assertSame($this->ines->areas()->firstOrFail()->id, $made->area_id);
@@ -57,7 +59,7 @@ final class PatternTest extends FeatureTestCase
     {
         $other = $this->person('wim@example.org');
         $project = $other->projects()->create(['name' => 'Theirs', 'area_id' => $other->areas()->firstOrFail()->id]);
-        $made = Pattern::make($this->ines, ['title' => 'Mine', 'project_id' => $project->id, 'area_id' => $project->area_id, 'hours_set_id' => $other->hoursSets()->firstOrFail()->id], LocalDay::of(2026, 3, 11));
+        $made = $this->made(['title' => 'Mine', 'project_id' => $project->id, 'area_id' => $project->area_id, 'hours_set_id' => $other->hoursSets()->firstOrFail()->id], LocalDay::of(2026, 3, 11));
 
         self::assertSame([null, null, $this->ines->areas()->firstOrFail()->id], [$made->project_id, $made->hours_set_id, $made->area_id]);
     }
@@ -90,6 +92,12 @@ final class PatternTest extends FeatureTestCase
 
     private function again(Task $task, string $day): Task
     {
-        return Pattern::make($this->ines, Pattern::of($task->refresh(), LocalDay::of(2026, 3, 11)), LocalDay::fromString($day))->refresh();
+        return $this->made(Pattern::of($task->refresh(), LocalDay::of(2026, 3, 11)), LocalDay::fromString($day))->refresh();
+    }
+
+    /** @param  array<string, mixed>  $pattern */
+    private function made(array $pattern, LocalDay $day): Task
+    {
+        return app(NewTasks::class)->one($this->ines, Pattern::draft($this->ines, $pattern, $day), Clock::now());
     }
 }

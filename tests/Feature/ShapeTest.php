@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\User;
-use App\Rows\RowMapper;
 use App\Rows\WorkTimeLoader;
 use App\Screens\Frame\Ribbon;
 use App\Time\Clock;
+use App\Time\Moments;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -111,7 +111,7 @@ final class ShapeTest extends FeatureTestCase
     public function the_ribbon_goes_from_the_first_to_the_last_open_minute(): void
     {
         $this->block($this->task('Quotes', minutes: 170), '2026-03-11 09:00', '2026-03-11 11:50');
-        $time = (new WorkTimeLoader)->load($this->ines, RowMapper::today($this->ines, Clock::now()), 1);
+        $time = (new WorkTimeLoader)->load($this->ines, Moments::today($this->ines, Clock::now()), 1);
         $ribbon = Ribbon::of($time, $this->ines->blocks()->with('task.area')->get(), Clock::now());
 
         self::assertSame(['09:00', '19:00', null], [$ribbon->from, $ribbon->to, $ribbon->nowAt]);

@@ -63,7 +63,7 @@ final class WordingTest extends FeatureTestCase
     #[DataProvider('moves')]
     public function a_move_is_one_sentence_with_its_cause(array $moves, array $sentences): void
     {
-        $revision = new PlanRevision(['cause' => RevisionCause::Healed, 'moves' => array_map(fn (array $move): array => [
+        $revision = new PlanRevision(['cause' => RevisionCause::Mended, 'moves' => array_map(fn (array $move): array => [
             ...$move, 'from' => $this->minutes($move['from']), 'to' => $this->minutes($move['to']),
         ], $moves)]);
 

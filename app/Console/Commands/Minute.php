@@ -29,7 +29,7 @@ final class Minute extends Command
 
     protected $description = 'Mends plans, reads mailboxes, reminds, expands repeating meetings, goes on with imports; run it each minute';
 
-    public function handle(Mend $heal, ExtendMeetings $extend, TakeEvents $take, ReadMailbox $mailbox, ComeBack $comeBack, Tidy $tidy, Remind $remind): int
+    public function handle(Mend $mend, ExtendMeetings $extend, TakeEvents $take, ReadMailbox $mailbox, ComeBack $comeBack, Tidy $tidy, Remind $remind): int
     {
         $now = Clock::now();
         $failed = 0;
@@ -38,7 +38,7 @@ final class Minute extends Command
                 $extend($user, $now);
                 $mailbox($user, $now);
                 $comeBack($user, $now);
-                $revision = $heal($user, $now);
+                $revision = $mend($user, $now);
                 $remind($user, $now);
                 $revision === null || $this->line("Mended the plan of account {$user->id}: ".count($revision->moves).' moves.');
             } catch (\Throwable $error) {

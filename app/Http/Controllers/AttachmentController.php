@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Files\KeepFile;
+use App\Http\Requests\LinkRequest;
 use App\Models\Attachment;
 use App\Models\Link;
 use App\Models\Task;
@@ -52,13 +53,9 @@ final readonly class AttachmentController
         return back()->with('status', __('files.attachment_gone', ['name' => $attachment->name]));
     }
 
-    public function link(Request $request, Task $task): RedirectResponse
+    public function link(LinkRequest $request, Task $task): RedirectResponse
     {
-        $data = $request->validate(
-            ['address' => ['required', 'string', 'max:2000', 'regex:/^(?:https?:\/\/|mailto:)\S+$/i'], 'title' => ['nullable', 'string', 'max:300']],
-            ['address.*' => __('task.no_link')],
-        );
-        $task->links()->create($data + ['user_id' => $task->user_id]);
+        $task->links()->create($request->safe(['address', 'title']) + ['user_id' => $task->user_id]);
 
         return back()->with('status', __('task.link_kept'));
     }

@@ -21,7 +21,6 @@ use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\User;
-use App\Planning\PlanConflict;
 use App\Rows\RowMapper;
 use App\Time\Clock;
 use App\Time\Zones;
@@ -39,12 +38,8 @@ final readonly class BlockController
     {
         $request->ensureCurrent($block);
         [$start, $end] = $request->times($block);
-        try {
-            $before = (int) $block->task->estimate;
-            $revision = $this->edit->move($block, $start, $end, Clock::now());
-        } catch (PlanConflict $conflict) {
-            return back()->withInput()->withErrors(['start' => $conflict->getMessage()]);
-        }
+        $before = (int) $block->task->estimate;
+        $revision = $this->edit->move($block, $start, $end, Clock::now());
         $after = (int) $block->task->estimate;
 
         return back()->with($this->said->about($revision, $after > $before ? __('shape.moved_and_grown', ['before' => Times::duration($before), 'after' => Times::duration($after)]) : null));
@@ -53,11 +48,7 @@ final readonly class BlockController
     public function anchor(BlockRequest $request, Block $block): RedirectResponse
     {
         $request->ensureCurrent($block);
-        try {
-            $revision = $this->edit->move($block, $block->starts_at, $block->ends_at, Clock::now(), RevisionCause::Anchored);
-        } catch (PlanConflict $conflict) {
-            return back()->withErrors(['start' => $conflict->getMessage()]);
-        }
+        $revision = $this->edit->move($block, $block->starts_at, $block->ends_at, Clock::now(), RevisionCause::Anchored);
 
         return back()->with($this->said->about($revision));
     }
@@ -118,11 +109,7 @@ final readonly class BlockController
     private function shape(BlockRequest|SendRequest $request, Block $block, \Closure $change): RedirectResponse
     {
         $request->ensureCurrent($block);
-        try {
-            $revision = $change();
-        } catch (PlanConflict $conflict) {
-            return back()->withInput()->withErrors(['start' => $conflict->getMessage()]);
-        }
+        $revision = $change();
 
         return back()->with($this->said->about($revision));
     }
@@ -130,11 +117,7 @@ final readonly class BlockController
     /** Marks a task as one of the day's key tasks, or takes the mark away. */
     public function key(KeyRequest $request, Task $task, KeyTasks $keys): RedirectResponse
     {
-        try {
-            $revision = $request->boolean('key') ? $keys->mark($task, $request->day(), Clock::now()) : $keys->unmark($task, Clock::now());
-        } catch (PlanConflict $conflict) {
-            return back()->withErrors(['start' => $conflict->getMessage()]);
-        }
+        $revision = $request->boolean('key') ? $keys->mark($task, $request->day(), Clock::now()) : $keys->unmark($task, Clock::now());
 
         return back()->with($this->said->about($revision));
     }
@@ -143,12 +126,8 @@ final readonly class BlockController
     public function place(MoveBlockRequest $request, Task $task, #[CurrentUser] User $user, FreePlace $places): RedirectResponse
     {
         $now = Clock::now();
-        try {
-            $start = $request->filled('start') ? $request->start() : $places->on($user, $task, $request->day(), $now);
-            $revision = $start === null ? $this->edit->pick($task, $request->day(), $now) : $this->edit->place($task, $start, $now);
-        } catch (PlanConflict $conflict) {
-            return back()->withErrors(['place' => $conflict->getMessage()]);
-        }
+        $start = $request->filled('start') ? $request->start() : $places->on($user, $task, $request->day(), $now);
+        $revision = $start === null ? $this->edit->pick($task, $request->day(), $now) : $this->edit->place($task, $start, $now);
 
         return back()->with($this->said->about($revision, $start === null ? __('shape.picked_without_time', ['title' => $task->title]) : null));
     }

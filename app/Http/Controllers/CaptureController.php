@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Catch\CaughtLine;
-use App\Catch\KeepLine;
+use App\Catch\KeepLines;
 use App\Models\CaptureToken;
 use App\Models\RevisionCause;
 use App\Models\Task;
@@ -18,23 +18,25 @@ use Illuminate\Http\Request;
 /** Catches a web page: its title, address and chosen words, for whoever has a token. */
 final readonly class CaptureController
 {
+    public function __construct(private Journal $journal, private KeepLines $keep) {}
+
     /** A page that says what was caught, for the bookmarklet. */
-    public function show(Request $request, Journal $journal): View
+    public function show(Request $request): View
     {
         $token = $this->token($request);
-        $task = $token === null ? null : $this->keep($request, $token, $journal);
+        $task = $token === null ? null : $this->task($request, $token);
 
         return view('screens.captured', ['task' => $task, 'known' => $token !== null]);
     }
 
     /** The same for programs. */
-    public function store(Request $request, Journal $journal): JsonResponse
+    public function store(Request $request): JsonResponse
     {
         $token = $this->token($request);
         if ($token === null) {
             return response()->json(['message' => __('mail.token_unknown')], 401);
         }
-        $task = $this->keep($request, $token, $journal);
+        $task = $this->task($request, $token);
 
         return $task === null
             ? response()->json(['message' => __('gather.empty')], 422)
@@ -50,7 +52,7 @@ final readonly class CaptureController
         return $token;
     }
 
-    private function keep(Request $request, CaptureToken $token, Journal $journal): ?Task
+    private function task(Request $request, CaptureToken $token): ?Task
     {
         $title = mb_substr(trim($request->string('title')->toString()), 0, 1000);
         $address = $request->string('url')->trim()->toString();
@@ -61,15 +63,11 @@ final readonly class CaptureController
         }
         $made = null;
         $now = Clock::now();
-        $journal->record($token->user, RevisionCause::Caught, $now, static function () use ($token, $now, $line, $address, $words, &$made): array {
-            $caught = new CaughtLine($token->user, $now);
-            $made = (new KeepLine($token->user, $now, $caught))->keep($caught->understand($line), ['source' => 'link']);
-            $words === '' || $made->update(['note' => $words]);
+        $this->journal->record($token->user, RevisionCause::Caught, $now, function () use ($token, $now, $line, $address, $words, &$made): void {
+            $made = $this->keep->one($token->user, (new CaughtLine($token->user, $now))->understand($line), $now, ['source' => 'link'] + ($words === '' ? [] : ['note' => $words]));
             if (preg_match('/^https?:\/\//i', $address) === 1 && $made->links()->doesntExist()) {
                 $made->links()->create(['user_id' => $token->user_id, 'address' => mb_substr($address, 0, 2000)]);
             }
-
-            return [];
         });
 
         return $made;

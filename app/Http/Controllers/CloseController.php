@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Clock\Timer;
+use App\Http\Requests\CloseDayRequest;
 use App\Models\User;
-use App\Rows\RowMapper;
 use App\Screens\Close\CloseScreen;
 use App\Time\Clock;
+use App\Time\Moments;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -26,17 +27,15 @@ final readonly class CloseController
     }
 
     /** Keeps the lines and reasons, and closes the day; the clock stops. */
-    public function store(Request $request, #[CurrentUser] User $user, Timer $timer): RedirectResponse
+    public function store(CloseDayRequest $request, #[CurrentUser] User $user, Timer $timer): RedirectResponse
     {
-        $line = ['nullable', 'string', 'max:500'];
-        $data = $request->validate(['date' => ['required', 'date_format:Y-m-d'], 'went_well' => $line, 'in_the_way' => $line, 'tomorrow' => $line, 'slips' => ['array', 'max:100'], 'slips.*' => ['nullable', 'string', 'max:300']]);
-        $day = $this->day($user, (string) $data['date']);
+        $day = $this->day($user, $request->string('date')->toString());
         $now = Clock::now();
         $closes = $request->boolean('close');
-        DB::transaction(static function () use ($user, $timer, $data, $day, $now, $closes): void {
+        DB::transaction(static function () use ($user, $timer, $request, $day, $now, $closes): void {
             $closes && $timer->pause($user, $now);
             $own = $user->closedDays()->firstOrNew(['date' => $day->asString()]);
-            $own->fill(['slips' => array_filter($data['slips'] ?? [])] + array_intersect_key($data, array_flip(['went_well', 'in_the_way', 'tomorrow'])));
+            $own->fill($request->columns());
             $own->closed_at = $closes ? $now : $own->closed_at;
             $own->save();
         });
@@ -54,7 +53,7 @@ final readonly class CloseController
 
     private function day(User $user, ?string $date): LocalDay
     {
-        $today = RowMapper::today($user, Clock::now());
+        $today = Moments::today($user, Clock::now());
         try {
             $day = $date === null || $date === '' ? $today : LocalDay::fromString($date);
         } catch (InvalidTime) {

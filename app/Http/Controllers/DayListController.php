@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Models\User;
 use App\Rows\Picks;
-use App\Rows\RowMapper;
 use App\Screens\Shape\DayList;
 use App\Time\Clock;
+use App\Time\Moments;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Nekto\Core\Time\InvalidTime;
@@ -25,6 +25,6 @@ final readonly class DayListController
             abort(404);
         }
 
-        return view('screens.day-list', ['day' => $day, 'list' => DayList::of($user, $day, new Picks($user, RowMapper::today($user, Clock::now())))]);
+        return view('screens.day-list', ['day' => $day, 'list' => DayList::of($user, $day, new Picks($user, Moments::today($user, Clock::now())))]);
     }
 }

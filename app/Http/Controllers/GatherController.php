@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Catch\CaughtLine;
-use App\Catch\KeepLine;
+use App\Catch\KeepLines;
 use App\Http\Requests\LinesRequest;
 use App\Models\RevisionCause;
 use App\Models\User;
@@ -13,6 +13,7 @@ use App\Screens\Gather\GatherScreen;
 use App\Time\Clock;
 use App\Undo\Journal;
 use App\Wording\Gloss;
+use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -48,22 +49,17 @@ final readonly class GatherController
         ]);
     }
 
-    public function store(LinesRequest $request, #[CurrentUser] User $user, Journal $journal): RedirectResponse
+    public function store(LinesRequest $request, #[CurrentUser] User $user, Journal $journal, KeepLines $keep, Said $said): RedirectResponse
     {
         $now = Clock::now();
         $caught = new CaughtLine($user, $now);
         $items = $request->items();
         $refused = $request->refused();
-        $journal->record($user, RevisionCause::Caught, $now, static function () use ($user, $now, $caught, $items, $refused): array {
-            $keep = new KeepLine($user, $now, $caught);
-            foreach ($items as $item) {
-                $keep($item, $refused[$item->line] ?? []);
-            }
-
-            return [];
+        $revision = $journal->record($user, RevisionCause::Caught, $now, static function () use ($user, $now, $keep, $caught, $items, $refused): void {
+            $keep($user, $caught, $items, $refused, $now);
         });
         $first = $caught->understand($items[0]->text, $refused[$items[0]->line] ?? []);
 
-        return back()->with(['status' => trans_choice('gather.caught', count($items), ['title' => $first->title]), 'undo' => true]);
+        return back()->with($said->about($revision?->refusing($keep->refused()), trans_choice('gather.caught', count($items), ['title' => $first->title])));
     }
 }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Edits\NewTasks;
+use App\Edits\TaskDraft;
+use App\Http\Requests\CalendarRequest;
+use App\Http\Requests\MeetingRequest;
 use App\ICalendar\UnreadableCalendar;
 use App\Meetings\TakeCalendar;
 use App\Meetings\TakeEvents;
@@ -13,8 +17,8 @@ use App\Models\Occurrence;
 use App\Models\RevisionCause;
 use App\Models\User;
 use App\Planning\Replan;
-use App\Rows\RowMapper;
 use App\Time\Clock;
+use App\Time\Moments;
 use App\Time\Zones;
 use App\Undo\Journal;
 use App\Wording\Said;
@@ -31,11 +35,11 @@ final readonly class MeetingController
     public function index(Request $request, #[CurrentUser] User $user): View
     {
         $now = Clock::now();
-        $today = RowMapper::today($user, $now);
+        $today = Moments::today($user, $now);
         $zone = Zones::named($user->zone);
         $coming = $user->occurrences()->with('meeting')
-            ->where('ends_at', '>', RowMapper::moment($zone->at($today, 0)))
-            ->where('starts_at', '<', RowMapper::moment($zone->at($today->plusDays(self::SHOWN_DAYS), 0)))
+            ->where('ends_at', '>', Moments::moment($zone->at($today, 0)))
+            ->where('starts_at', '<', Moments::moment($zone->at($today->plusDays(self::SHOWN_DAYS), 0)))
             ->orderBy('starts_at')->orderBy('id')->limit(200)->get();
 
         return view('screens.meetings', [
@@ -47,14 +51,8 @@ final readonly class MeetingController
         ]);
     }
 
-    public function store(Request $request, #[CurrentUser] User $user, TakeCalendar $take): RedirectResponse
+    public function store(CalendarRequest $request, #[CurrentUser] User $user, TakeCalendar $take): RedirectResponse
     {
-        $megabytes = (int) config('nekto.upload_megabytes');
-        $request->validate(['calendar' => ['required', 'file', "max:{$megabytes}000"]], [
-            'calendar.required' => __('meetings.choose_a_file'),
-            'calendar.max' => __('meetings.too_large', ['megabytes' => $megabytes]),
-            'calendar.uploaded' => __('meetings.too_large', ['megabytes' => $megabytes]),
-        ]);
         try {
             $import = $take($user, $request->file('calendar'), Clock::now());
         } catch (UnreadableCalendar $error) {
@@ -78,33 +76,25 @@ final readonly class MeetingController
     }
 
     /** Takes a meeting out of planning or back in, and says how long it takes to get there. */
-    public function update(Request $request, Meeting $meeting, #[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse
+    public function update(MeetingRequest $request, Meeting $meeting, #[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse
     {
-        $columns = $request->validate([
-            'ignored' => ['sometimes', 'boolean'],
-            'lead_minutes' => ['sometimes', 'nullable', 'integer', 'between:0,480'],
-        ], ['lead_minutes.between' => __('meetings.lead'), 'lead_minutes.integer' => __('meetings.lead')]);
-        $revision = $replan->after($user, Clock::now(), static function () use ($meeting, $columns): void {
-            $meeting->update($columns);
+        $revision = $replan->after($user, Clock::now(), static function () use ($meeting, $request): void {
+            $meeting->update($request->columns());
         });
 
         return back()->with($said->about($revision, __('meetings.saved', ['title' => $meeting->summary])));
     }
 
     /** Makes a meeting a task: what must be ready before it, or what follows from it. */
-    public function task(Request $request, Occurrence $occurrence, #[CurrentUser] User $user, Journal $journal): RedirectResponse
+    public function task(Request $request, Occurrence $occurrence, #[CurrentUser] User $user, Journal $journal, NewTasks $births, Said $said): RedirectResponse
     {
         $after = $request->input('when') === 'after';
         $title = mb_substr(__($after ? 'meetings.follow_up' : 'meetings.prepare', ['title' => $occurrence->summary]), 0, 200);
-        $journal->record($user, RevisionCause::Caught, Clock::now(), static function () use ($user, $occurrence, $after, $title): array {
-            $user->tasks()->create([
-                'area_id' => $user->areas()->firstOrFail()->id, 'title' => $title, 'source' => 'meeting', 'note' => $occurrence->summary.($occurrence->place === null ? '' : ", {$occurrence->place}"),
-                'due_at' => $after ? null : $occurrence->starts_at, 'not_before' => $after ? $occurrence->ends_at : null,
-            ]);
+        $revision = $journal->record($user, RevisionCause::Caught, Clock::now(), static fn () => $births->one($user, new TaskDraft([
+            'title' => $title, 'source' => 'meeting', 'note' => $occurrence->summary.($occurrence->place === null ? '' : ", {$occurrence->place}"),
+            'due_at' => $after ? null : $occurrence->starts_at, 'not_before' => $after ? $occurrence->ends_at : null,
+        ]), Clock::now()));
 
-            return [];
-        });
-
-        return back()->with(['status' => __('task.made_task', ['title' => $title]), 'undo' => true]);
+        return back()->with($said->about($revision, __('task.made_task', ['title' => $title])));
     }
 }

@@ -10,6 +10,7 @@ use App\Files\UnreadableFile;
 use App\Models\Message;
 use App\Models\User;
 use App\Time\Clock;
+use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -58,11 +59,11 @@ final readonly class MessageController
         return view('screens.message', ['message' => $message->load('attachments')]);
     }
 
-    public function take(Message $message, #[CurrentUser] User $user, TaskOfMessage $take): RedirectResponse
+    public function take(Message $message, #[CurrentUser] User $user, TaskOfMessage $take, Said $said): RedirectResponse
     {
-        $task = $take($user, $message->load('attachments'), Clock::now());
+        [$task, $revision] = $take($user, $message->load('attachments'), Clock::now());
 
-        return redirect("/gather#item-{$task->id}")->with(['status' => __('mail.taken', ['title' => $task->title]), 'undo' => true]);
+        return redirect("/gather#item-{$task->id}")->with($said->about($revision, __('mail.taken', ['title' => $task->title])));
     }
 
     public function putOff(Request $request, Message $message, #[CurrentUser] User $user): RedirectResponse

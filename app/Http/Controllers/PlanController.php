@@ -13,12 +13,13 @@ use App\Http\Requests\PickRequest;
 use App\Models\RevisionCause;
 use App\Models\User;
 use App\Planning\Replan;
-use App\Rows\RowMapper;
+use App\Planning\TakeBack;
 use App\Time\Clock;
-use App\Undo\Journal;
+use App\Time\Moments;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Nekto\Core\Time\LocalDay;
 
 /** The plan as a whole. */
@@ -49,7 +50,7 @@ final readonly class PlanController
         $revision = $make($user, $day, new Change(ChangeKind::Picks, $request->picks(), $request->keys()), $now);
         $words = $said->about($revision, trans_choice('shape.picked', count($request->picks())));
         if ($request->boolean('morning')) {
-            $user->update(['morning_on' => RowMapper::today($user, $now)->asString()]);
+            $user->update(['morning_on' => Moments::today($user, $now)->asString()]);
         }
 
         return redirect("/shape/{$request->day()}".($request->boolean('morning') ? '?morning=done' : ''))->with($words);
@@ -66,11 +67,16 @@ final readonly class PlanController
         return back()->with($said->about($end->takeBack($user, Clock::now()), __('work.goes_on')));
     }
 
-    public function undo(#[CurrentUser] User $user, Journal $journal): RedirectResponse
+    /** Takes the change back that the page offered; what was changed once more since is said to stay. */
+    public function undo(Request $request, #[CurrentUser] User $user, TakeBack $take): RedirectResponse
     {
-        $undone = $journal->undo($user, Clock::now());
+        $undone = $take($user, $request->integer('revision') ?: null, Clock::now());
+        if ($undone === null) {
+            return back()->with('status', __($request->filled('revision') ? 'plan.undone_already' : 'plan.nothing_to_undo'));
+        }
+        $said = __("plan.undone.{$undone->revision->cause->value}");
 
-        return back()->with('status', $undone === null ? __('plan.nothing_to_undo') : __("plan.undone.{$undone->cause->value}"));
+        return back()->with('status', $undone->leftAlone === [] ? $said : "{$said} ".__('plan.undone_except', ['titles' => implode(', ', $undone->leftAlone)]));
     }
 
     /** The change note was read. */

@@ -4,23 +4,24 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Edits\ProjectEdit;
+use App\Http\Requests\OrderRequest;
+use App\Http\Requests\ProjectRequest;
+use App\Http\Requests\SectionRequest;
 use App\Models\Project;
 use App\Models\Section;
 use App\Models\User;
-use App\Planning\Replan;
 use App\Screens\Project\ProjectScreen;
 use App\Time\Clock;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 
 /** Projects with their sections. */
 final readonly class ProjectController
 {
-    public function __construct(private Replan $replan, private Said $said) {}
+    public function __construct(private ProjectEdit $edit, private Said $said) {}
 
     public function index(#[CurrentUser] User $user, ProjectScreen $screen): View
     {
@@ -32,88 +33,54 @@ final readonly class ProjectController
         return view('screens.project', $screen->of($user, $project->load(['sections', 'area'])));
     }
 
-    public function store(Request $request, #[CurrentUser] User $user): RedirectResponse
+    public function store(ProjectRequest $request, #[CurrentUser] User $user): RedirectResponse
     {
-        $project = $user->projects()->create($request->validate($this->rules($user)));
+        $project = $user->projects()->create($request->columns());
 
-        return redirect("/projects/{$project->id}")->with('status', __('task.saved', ['title' => $project->name]));
+        return to_route('projects.show', $project)->with('status', __('task.saved', ['title' => $project->name]));
     }
 
-    public function update(Request $request, Project $project, #[CurrentUser] User $user): RedirectResponse
+    public function update(ProjectRequest $request, Project $project): RedirectResponse
     {
-        $data = $request->validate($this->rules($user) + ['done' => ['sometimes', 'boolean']]);
-        if (isset($data['done'])) {
-            $data['done_at'] = (bool) $data['done'] ? Clock::now() : null;
-        }
-        $revision = $this->replan->after($user, Clock::now(), static function () use ($project, $data): void {
-            $project->update($data);
-            if (isset($data['area_id'])) {
-                $project->tasks()->update(['area_id' => $data['area_id']]);
-            }
-        });
+        $revision = $this->edit->change($project, $request->columns(), Clock::now());
 
         return back()->with($this->said->about($revision, __('task.saved', ['title' => $project->name])));
     }
 
     public function destroy(Project $project): RedirectResponse
     {
-        $project->delete();
-        $project->tasks()->update(['project_id' => null, 'section_id' => null]);
+        $revision = $this->edit->remove($project, Clock::now());
 
-        return redirect('/projects')->with('status', __('task.project_gone', ['title' => $project->name]));
+        return to_route('projects.index')->with($this->said->about($revision, __('task.project_gone', ['title' => $project->name])));
     }
 
-    public function addSection(Request $request, Project $project): RedirectResponse
+    public function addSection(SectionRequest $request, Project $project): RedirectResponse
     {
-        $data = $request->validate(['name' => ['required', 'string', 'max:200'], 'sequential' => ['sometimes', 'boolean']]);
-        $project->sections()->create($data + ['user_id' => $project->user_id, 'position' => 1 + (int) $project->sections()->max('position')]);
+        $revision = $this->edit->addSection($project, $request->columns(), Clock::now());
 
-        return back()->with('status', __('task.saved', ['title' => $data['name']]));
+        return back()->with($this->said->about($revision, __('task.saved', ['title' => $request->string('name')->toString()])));
     }
 
-    public function updateSection(Request $request, Section $section, #[CurrentUser] User $user): RedirectResponse
+    public function updateSection(SectionRequest $request, Section $section): RedirectResponse
     {
-        $data = $request->validate(['name' => ['sometimes', 'required', 'string', 'max:200'], 'sequential' => ['sometimes', 'boolean']]);
-        $revision = $this->replan->after($user, Clock::now(), static function () use ($section, $data): void {
-            $section->update($data);
-        });
+        $revision = $this->edit->changeSection($section, $request->columns(), Clock::now());
 
         return back()->with($this->said->about($revision, __('task.saved', ['title' => $section->name])));
     }
 
     public function removeSection(Section $section): RedirectResponse
     {
-        $section->delete();
+        $revision = $this->edit->removeSection($section, Clock::now());
 
-        return back()->with('status', __('task.section_gone', ['title' => $section->name]));
+        return back()->with($this->said->about($revision, __('task.section_gone', ['title' => $section->name])));
     }
 
     /** The order of a project's tasks: one of them up or down. */
-    public function order(Request $request, Project $project, #[CurrentUser] User $user): RedirectResponse
+    public function order(OrderRequest $request, Project $project): RedirectResponse
     {
-        $data = $request->validate(['task' => ['required', 'integer'], 'move' => ['required', 'in:up,down']]);
-        $task = $project->tasks()->findOrFail($data['task']);
-        $revision = $this->replan->after($user, Clock::now(), static function () use ($project, $task, $data): void {
-            $order = array_values($project->tasks()->whereNull('done_at')->where('section_id', $task->section_id)->pluck('id')->all());
-            $at = (int) array_search($task->id, $order, true);
-            $to = max(0, min(count($order) - 1, $at + ($data['move'] === 'up' ? -1 : 1)));
-            [$order[$at], $order[$to]] = [$order[$to], $order[$at]];
-            foreach ($order as $position => $id) {
-                $project->tasks()->whereKey($id)->update(['position' => $position + 1]);
-            }
-        });
+        $task = $project->tasks()->findOrFail($request->integer('task'));
+        $revision = $this->edit->moveTask($project, $task, $request->by(), Clock::now());
 
         return back()->with($this->said->about($revision, __('task.order_kept')));
-    }
-
-    /** @return array<string, list<mixed>> */
-    private function rules(User $user): array
-    {
-        return [
-            'name' => ['sometimes', 'required', 'string', 'max:200'],
-            'note' => ['sometimes', 'nullable', 'string', 'max:20000'],
-            'area_id' => ['sometimes', 'required', Rule::exists('areas', 'id')->where('user_id', $user->id)],
-            'sequential' => ['sometimes', 'boolean'],
-        ];
     }
 }

@@ -8,7 +8,6 @@ use App\Edits\Reserves;
 use App\Http\Requests\ReserveRequest;
 use App\Models\Reserve;
 use App\Models\User;
-use App\Planning\PlanConflict;
 use App\Time\Clock;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -23,11 +22,7 @@ final readonly class ReserveController
     public function store(ReserveRequest $request, #[CurrentUser] User $user): RedirectResponse
     {
         [$start, $end] = $request->times();
-        try {
-            $revision = $this->reserves->add($user, $request->title(), $start, $end, Clock::now());
-        } catch (PlanConflict $conflict) {
-            return back()->withInput()->withErrors(['reserve' => $conflict->getMessage()]);
-        }
+        $revision = $this->reserves->add($user, $request->title(), $start, $end, Clock::now());
 
         return back()->with($this->said->about($revision));
     }
@@ -35,11 +30,7 @@ final readonly class ReserveController
     public function update(ReserveRequest $request, Reserve $reserve): RedirectResponse
     {
         [$start, $end] = $request->times($reserve);
-        try {
-            $revision = $this->reserves->move($reserve, $start, $end, Clock::now());
-        } catch (PlanConflict $conflict) {
-            return back()->withInput()->withErrors(['reserve' => $conflict->getMessage()]);
-        }
+        $revision = $this->reserves->move($reserve, $start, $end, Clock::now());
 
         return back()->with($this->said->about($revision));
     }
@@ -53,11 +44,7 @@ final readonly class ReserveController
     public function put(Request $request, Reserve $reserve, #[CurrentUser] User $user): RedirectResponse
     {
         $task = $user->tasks()->findOrFail($request->integer('task'));
-        try {
-            $revision = $this->reserves->put($reserve, $task, Clock::now());
-        } catch (PlanConflict $conflict) {
-            return back()->withErrors(['reserve' => $conflict->getMessage()]);
-        }
+        $revision = $this->reserves->put($reserve, $task, Clock::now());
 
         return back()->with($this->said->about($revision));
     }

@@ -6,11 +6,11 @@ namespace App\Http\Controllers;
 
 use App\Edits\ChangeKind;
 use App\Models\User;
-use App\Rows\RowMapper;
 use App\Screens\Shape\MorningStep;
 use App\Screens\Shape\ShapeAsk;
 use App\Screens\Shape\ShapeScreen;
 use App\Time\Clock;
+use App\Time\Moments;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -25,11 +25,11 @@ final readonly class ShapeController
     {
         $now = Clock::now();
         try {
-            $day = $date === null ? RowMapper::today($user, $now) : LocalDay::fromString($date);
+            $day = $date === null ? Moments::today($user, $now) : LocalDay::fromString($date);
         } catch (InvalidTime) {
             abort(404);
         }
-        abort_if(abs($day->number - RowMapper::today($user, $now)->number) > 800, 404);
+        abort_if(abs($day->number - Moments::today($user, $now)->number) > 800, 404);
         $ids = static fn (string $name): array => array_values(array_map(static fn (mixed $id): int => is_scalar($id) ? (int) $id : 0, array_slice((array) $request->query($name, []), 0, 200)));
 
         return view('screens.shape', $screen->data($user, $day, $now, new ShapeAsk(
@@ -47,7 +47,7 @@ final readonly class ShapeController
     /** The morning run is over for today, gone through or not. */
     public function morning(#[CurrentUser] User $user): RedirectResponse
     {
-        $user->update(['morning_on' => RowMapper::today($user, Clock::now())->asString()]);
+        $user->update(['morning_on' => Moments::today($user, Clock::now())->asString()]);
 
         return redirect('/shape')->with('status', __('shape.morning.over'));
     }

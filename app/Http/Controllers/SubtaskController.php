@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Edits\TaskEdit;
+use App\Http\Requests\SubtaskRequest;
 use App\Models\Subtask;
 use App\Models\Task;
 use App\Time\Clock;
@@ -13,7 +14,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Nekto\Core\Capture\DurationReader;
 use Nekto\Core\Capture\Outline;
-use Nekto\Core\Capture\Problem;
 
 /** The steps of a task. Their estimates add up to the task's. */
 final readonly class SubtaskController
@@ -38,22 +38,17 @@ final readonly class SubtaskController
         return back()->with($this->said->about($revision, __('task.saved', ['title' => $task->title])));
     }
 
-    public function update(Request $request, Subtask $subtask): RedirectResponse
+    public function update(SubtaskRequest $request, Subtask $subtask): RedirectResponse
     {
-        $data = $request->validate(['title' => ['sometimes', 'required', 'string', 'max:200'], 'estimate' => ['sometimes', 'nullable', 'string', 'max:40'], 'done' => ['sometimes', 'boolean'], 'move' => ['sometimes', 'in:up,down']]);
-        $minutes = isset($data['estimate']) ? DurationReader::read((string) $data['estimate']) : null;
-        if ($minutes instanceof Problem) {
-            return back()->withErrors(['estimate' => __("gather.problem.{$minutes->value}")]);
-        }
         $task = $subtask->task()->with('user')->firstOrFail();
-        $revision = $this->edit->around($task, Clock::now(), function () use ($subtask, $task, $data, $minutes): void {
-            if (isset($data['move'])) {
-                $this->move($task, $subtask, $data['move'] === 'up' ? -1 : 1);
+        $revision = $this->edit->around($task, Clock::now(), function () use ($subtask, $task, $request): void {
+            if ($request->by() !== 0) {
+                $this->move($task, $subtask, $request->by());
             }
-            $columns = isset($data['title']) ? ['title' => $data['title']] : [];
-            $columns += array_key_exists('estimate', $data) ? ['estimate' => $minutes] : [];
-            $columns += isset($data['done']) ? ['done_at' => (bool) $data['done'] ? Clock::now() : null] : [];
-            $columns === [] || $subtask->update($columns);
+            $columns = $request->safe(['title']);
+            $columns += $request->has('estimate') ? ['estimate' => $request->estimate()] : [];
+            $columns += $request->has('done') ? ['done_at' => $request->boolean('done') ? Clock::now() : null] : [];
+            $subtask->update($columns);
         });
 
         return back()->with($this->said->about($revision, __('task.saved', ['title' => $task->title])));

@@ -10,7 +10,6 @@ use App\Http\Requests\TaskRequest;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
-use App\Planning\Replan;
 use App\Screens\Task\TaskScreen;
 use App\Time\Clock;
 use App\Wording\Said;
@@ -30,11 +29,7 @@ final readonly class TaskController
 
     public function update(TaskRequest $request, Task $task, Said $said): RedirectResponse
     {
-        $contexts = $request->contexts();
-        $revision = $this->edit->change($task, $request->columns(), Clock::now());
-        if ($contexts !== null) {
-            $task->contexts()->sync(array_map(static fn (string $name): int => $task->user->contexts()->firstOrCreate(['name' => $name])->id, $contexts));
-        }
+        $revision = $this->edit->change($task, $request->columns(), Clock::now(), contexts: $request->contexts());
         $to = $request->string('back')->toString();
 
         return ($to !== '' && str_starts_with($to, url('/')) ? redirect($to) : back())->with($said->about($revision, __('task.saved', ['title' => $task->title])));
@@ -50,7 +45,7 @@ final readonly class TaskController
 
     public function destroy(Task $task, Said $said): RedirectResponse
     {
-        $revision = $this->edit->letGo($task, Clock::now());
+        $revision = $this->edit->letGo($task->user, collect([$task]), Clock::now());
 
         return redirect($task->stage === TaskStage::Inbox ? '/gather' : '/weigh')->with($said->about($revision, __('task.let_go', ['title' => $task->title])));
     }
@@ -59,17 +54,15 @@ final readonly class TaskController
     public function many(ManyRequest $request, #[CurrentUser] User $user, Said $said): RedirectResponse
     {
         $tasks = $request->tasks($user);
-        $revision = $this->edit->changeAll($user, $tasks, $request->columns($user), Clock::now());
+        $revision = $this->edit->changeAll($user, $tasks, $request->columns(), Clock::now(), project: $request->project());
 
         return back()->with($said->about($revision, trans_choice('task.many', count($tasks))));
     }
 
     /** What was let go comes back to where it was. */
-    public function bringBack(Task $trashed, #[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse
+    public function bringBack(Task $trashed, Said $said): RedirectResponse
     {
-        $revision = $replan->after($user, Clock::now(), static function () use ($trashed): void {
-            $trashed->restore();
-        });
+        $revision = $this->edit->bringBack($trashed, Clock::now());
 
         return back()->with($said->about($revision, __('task.brought_back', ['title' => $trashed->title])));
     }

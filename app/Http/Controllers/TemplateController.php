@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Edits\NewTasks;
+use App\Http\Requests\TemplateDayRequest;
 use App\Models\Repeat;
 use App\Models\RevisionCause;
 use App\Models\Task;
@@ -12,9 +14,10 @@ use App\Models\User;
 use App\Repeats\NextOccurrence;
 use App\Repeats\Pattern;
 use App\Repeats\StartRepeat;
-use App\Rows\RowMapper;
 use App\Time\Clock;
+use App\Time\Moments;
 use App\Undo\Journal;
+use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -26,7 +29,7 @@ use Nekto\Core\Time\LocalDay;
 /** What comes back: templates, copies, repeating tasks. */
 final readonly class TemplateController
 {
-    public function __construct(private Journal $journal) {}
+    public function __construct(private Journal $journal, private NewTasks $births, private StartRepeat $start, private NextOccurrence $next, private Said $said) {}
 
     public function index(#[CurrentUser] User $user): View
     {
@@ -39,19 +42,17 @@ final readonly class TemplateController
     public function store(Request $request, Task $task): RedirectResponse
     {
         $name = $request->string('name')->trim()->limit(200, '')->toString() ?: $task->title;
-        $task->user->templates()->create(['name' => $name, 'pattern' => Pattern::of($task, RowMapper::today($task->user, Clock::now()))]);
+        $task->user->templates()->create(['name' => $name, 'pattern' => Pattern::of($task, Moments::today($task->user, Clock::now()))]);
 
         return back()->with('status', __('task.template_kept', ['title' => $name]));
     }
 
     /** A new task from a template, its dates counted from a day. */
-    public function use(Request $request, Template $template, #[CurrentUser] User $user): RedirectResponse
+    public function use(TemplateDayRequest $request, Template $template, #[CurrentUser] User $user): RedirectResponse
     {
-        $data = $request->validate(['day' => ['nullable', 'date_format:Y-m-d', 'before:2200-01-01']], ['day.*' => __('task.unknown_date')]);
-        $day = isset($data['day']) ? LocalDay::fromString((string) $data['day']) : RowMapper::today($user, Clock::now());
-        $task = $this->make($user, $template->pattern, $day);
+        $day = $request->day() ?? Moments::today($user, Clock::now());
 
-        return redirect("/tasks/{$task->id}")->with(['status' => __('task.made', ['title' => $task->title]), 'undo' => true]);
+        return $this->make($user, $template->pattern, $day);
     }
 
     public function destroy(Template $template): RedirectResponse
@@ -63,10 +64,9 @@ final readonly class TemplateController
 
     public function duplicate(Task $task, #[CurrentUser] User $user): RedirectResponse
     {
-        $today = RowMapper::today($user, Clock::now());
-        $copy = $this->make($user, Pattern::of($task, $today), $today);
+        $today = Moments::today($user, Clock::now());
 
-        return redirect("/tasks/{$copy->id}")->with(['status' => __('task.made', ['title' => $copy->title]), 'undo' => true]);
+        return $this->make($user, Pattern::of($task, $today), $today);
     }
 
     /** Makes a task repeat, or changes how it does. The rule is typed as in any line: "every 2 weeks on tuesday". */
@@ -80,10 +80,10 @@ final readonly class TemplateController
         if ($rule === null) {
             return back()->withInput()->withErrors(['repeat' => __('task.no_rule')]);
         }
-        $made = DB::transaction(static function () use ($task, $rule, $daysOff, $now): ?Repeat {
+        $made = DB::transaction(function () use ($task, $rule, $daysOff, $now): ?Repeat {
             $task->repeat()->update(['ended_at' => $now]);
 
-            return (new StartRepeat)($task, $rule->rule, $rule->afterDone, $now, $daysOff);
+            return ($this->start)($task, $rule->rule, $rule->afterDone, $now, $daysOff);
         });
 
         return $made === null ? back()->withInput()->withErrors(['repeat' => __('task.no_rule')]) : back()->with('status', __('task.repeats', ['title' => $task->title]));
@@ -102,7 +102,7 @@ final readonly class TemplateController
         } elseif ($what === 'go_on') {
             $repeat->update(['paused_at' => null]);
             $last = $repeat->tasks()->withTrashed()->latest('id')->first();
-            $current === null && $last !== null && DB::transaction(static fn () => (new NextOccurrence)($last));
+            $current === null && $last !== null && DB::transaction(fn () => ($this->next)($last));
         } elseif ($what === 'end') {
             $repeat->update(['ended_at' => $now]);
         }
@@ -111,15 +111,14 @@ final readonly class TemplateController
     }
 
     /** @param  array<string, mixed>  $pattern */
-    private function make(User $user, array $pattern, LocalDay $day): Task
+    private function make(User $user, array $pattern, LocalDay $day): RedirectResponse
     {
         $made = null;
-        $this->journal->record($user, RevisionCause::Caught, Clock::now(), static function () use ($user, $pattern, $day, &$made): array {
-            $made = Pattern::make($user, $pattern, $day, ['source' => 'template']);
-
-            return [];
+        $revision = $this->journal->record($user, RevisionCause::Caught, Clock::now(), function () use ($user, $pattern, $day, &$made): void {
+            $made = $this->births->one($user, Pattern::draft($user, $pattern, $day)->with(['source' => 'template']), Clock::now());
         });
+        $made ?? throw new \LogicException('A pattern makes a task.');
 
-        return $made ?? throw new \LogicException('A pattern makes a task.');
+        return redirect("/tasks/{$made->id}")->with($this->said->about($revision?->refusing($this->births->refused()), __('task.made', ['title' => $made->title])));
     }
 }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\TokenRequest;
 use App\Models\CaptureToken;
 use App\Models\User;
 use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 
 /** Tokens with which pages and programs may catch things. A token is shown once, when it is made. */
@@ -21,11 +21,10 @@ final readonly class TokenController
         return view('screens.tokens', ['tokens' => $user->captureTokens()->get()]);
     }
 
-    public function store(Request $request, #[CurrentUser] User $user): RedirectResponse
+    public function store(TokenRequest $request, #[CurrentUser] User $user): RedirectResponse
     {
-        $data = $request->validate(['name' => ['required', 'string', 'max:100']], ['name.required' => __('mail.token_name')]);
         $token = Str::random(40);
-        $user->captureTokens()->create(['name' => $data['name'], 'hash' => hash('sha256', $token)]);
+        $user->captureTokens()->create(['name' => $request->string('name')->toString(), 'hash' => hash('sha256', $token)]);
 
         return back()->with('token', $token);
     }

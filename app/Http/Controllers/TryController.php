@@ -9,7 +9,6 @@ use App\Http\Requests\MoveBlockRequest;
 use App\Models\Block;
 use App\Models\Task;
 use App\Models\User;
-use App\Planning\PlanConflict;
 use App\Planning\Trial;
 use App\Screens\Shape\DropPreview;
 use App\Time\Clock;
@@ -44,11 +43,7 @@ final readonly class TryController
      */
     private function answer(MoveBlockRequest $request, User $user, \Closure $change, \Closure $more): JsonResponse
     {
-        try {
-            $tried = $this->trial->of($user, $request->day(), Clock::now(), $change);
-        } catch (PlanConflict $conflict) {
-            return response()->json(['refused' => $conflict->getMessage()]);
-        }
+        $tried = $this->trial->of($user, $request->day(), Clock::now(), $change);
 
         return response()->json($this->preview->of($user, $request->day(), $tried, $more(), Clock::now()));
     }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Find\Question;
 use App\Find\Search;
 use App\Find\Shipped;
+use App\Http\Requests\ViewRequest;
 use App\Models\SavedView;
 use App\Models\User;
 use App\Screens\View\ViewScreen;
@@ -44,11 +45,10 @@ final readonly class ViewController
         return view('screens.build', ['own' => $own, 'rows' => max(count($asked['conditions']) + 1, 2)] + $asked + $screen->of($user, $question, Clock::now(), false));
     }
 
-    public function store(Request $request, #[CurrentUser] User $user): RedirectResponse
+    public function store(ViewRequest $request, #[CurrentUser] User $user): RedirectResponse
     {
-        $data = $request->validate(['name' => ['required', 'string', 'max:100'], 'view' => ['nullable', 'integer']], ['name.required' => __('task.view_name')]);
-        $own = isset($data['view']) ? $user->savedViews()->findOrFail((int) $data['view']) : $user->savedViews()->make(['position' => $user->savedViews()->count()]);
-        $own->fill(['name' => $data['name'], 'question' => Question::of($request->all())->asArray(), 'pinned' => $request->boolean('pinned')])->save();
+        $own = $request->filled('view') ? $user->savedViews()->findOrFail($request->integer('view')) : $user->savedViews()->make(['position' => $user->savedViews()->count()]);
+        $own->fill($request->columns())->save();
 
         return redirect("/views/{$own->id}")->with('status', __('task.view_kept', ['title' => $own->name]));
     }

@@ -59,8 +59,8 @@ final readonly class WeighController
     public function answer(WeighRequest $request, Task $task, Said $said, TaskEdit $edit): RedirectResponse
     {
         $revision = $request->letsGo()
-            ? $edit->letGo($task, Clock::now())
-            : $edit->change($task, $request->columns(Clock::now()), Clock::now(), RevisionCause::Sorted);
+            ? $edit->letGo($task->user, collect([$task]), Clock::now())
+            : $edit->change($task, $request->columns(Clock::now()), Clock::now(), RevisionCause::Sorted, $request->project());
 
         return redirect('/weigh')->with($said->about($revision, __("task.answered.{$request->answer()->value}", ['title' => $task->title, 'person' => $request->string('waiting_for')->toString()])));
     }

@@ -14,7 +14,6 @@ use App\Models\Entry;
 use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\User;
-use App\Planning\PlanConflict;
 use App\Screens\Work\WorkScreen;
 use App\Time\Clock;
 use App\Undo\Journal;
@@ -65,11 +64,7 @@ final readonly class WorkController
         }
         $request->ensureCurrent($block);
 
-        try {
-            $revision = $this->timer->more($block->load(['task', 'user']), $minutes, Clock::now());
-        } catch (PlanConflict $conflict) {
-            return back()->withErrors(['minutes' => $conflict->getMessage()]);
-        }
+        $revision = $this->timer->more($block->load(['task', 'user']), $minutes, Clock::now());
 
         return back()->with($this->said->about($revision));
     }
@@ -120,11 +115,7 @@ final readonly class WorkController
     /** @param  \Closure(): void  $change */
     private function keep(User $user, \Closure $change, string $words): RedirectResponse
     {
-        $revision = $this->journal->record($user, RevisionCause::Minutes, Clock::now(), static function () use ($change): array {
-            $change();
-
-            return [];
-        });
+        $revision = $this->journal->record($user, RevisionCause::Minutes, Clock::now(), $change);
 
         return back()->with($this->said->about($revision, $words));
     }

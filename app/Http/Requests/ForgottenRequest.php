@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Clock\Timer;
 use App\Models\Entry;
 use App\Models\User;
+use App\Rows\RunningClock;
 use App\Time\Clock;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
@@ -41,7 +41,7 @@ final class ForgottenRequest extends FormRequest
 
     public function entry(): ?Entry
     {
-        return Timer::forgotten($this->owner(), Clock::now());
+        return RunningClock::forgotten($this->owner(), Clock::now());
     }
 
     public function end(): CarbonImmutable

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Edits\ProjectNames;
 use App\Models\Task;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
@@ -42,19 +41,20 @@ final class ManyRequest extends FormRequest
         return $user->tasks()->whereKey($this->array('ids'))->with(['user', 'area'])->get();
     }
 
-    /** @return array<string, mixed> */
-    public function columns(User $user): array
+    /** @return array<string, mixed> columns of tasks */
+    public function columns(): array
     {
         $columns = array_filter($this->safe(['importance', 'push', 'area_id']), static fn (mixed $value): bool => $value !== null && $value !== '');
         if ($this->filled('due_date')) {
             $columns += ['due_on' => $this->input('due_date'), 'due_at' => null];
         }
-        if ($this->filled('project')) {
-            $name = $this->string('project')->trim()->toString();
-            $project = (new ProjectNames($user))->of($name);
-            $columns += ['project_id' => $project->id];
-        }
 
         return $columns;
+    }
+
+    /** The name of the project they go into. */
+    public function project(): ?string
+    {
+        return $this->filled('project') ? $this->string('project')->trim()->toString() : null;
     }
 }

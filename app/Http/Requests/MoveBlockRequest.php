@@ -7,10 +7,11 @@ namespace App\Http\Requests;
 use App\Models\Block;
 use App\Rows\RowMapper;
 use App\Time\Clock;
-use App\Time\Grid;
+use App\Time\Moments;
 use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
+use Nekto\Core\Time\Grid;
 use Nekto\Core\Time\LocalDay;
 
 /** Where a block is to go: a day and a start by the wall clock, and how long it is to be. */
@@ -49,13 +50,13 @@ final class MoveBlockRequest extends FormRequest
     {
         [$hour, $minute] = array_map(intval(...), explode(':', $this->string('start')->toString()));
 
-        return RowMapper::moment(Zones::named($this->user()->zone)->at($this->day(), Grid::down(60 * $hour + $minute)));
+        return Moments::moment(Zones::named($this->user()->zone)->at($this->day(), Grid::down(60 * $hour + $minute)));
     }
 
     /** @return array{CarbonImmutable, CarbonImmutable} */
     public function times(Block $block): array
     {
-        $minutes = $this->filled('minutes') ? max(Grid::step(), Grid::down($this->integer('minutes'))) : RowMapper::time($block)->length();
+        $minutes = $this->filled('minutes') ? max(Grid::STEP, Grid::down($this->integer('minutes'))) : RowMapper::time($block)->length();
         $begun = $block->starts_at <= Clock::now() && $this->string('start')->toString() === $this->user()->local($block->starts_at)->format('H:i');
         $start = $begun || ! $this->filled('start') ? $block->starts_at : $this->start();
 

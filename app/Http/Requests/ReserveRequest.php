@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Reserve;
-use App\Rows\RowMapper;
 use App\Time\Clock;
-use App\Time\Grid;
+use App\Time\Moments;
 use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
+use Nekto\Core\Time\Grid;
 use Nekto\Core\Time\LocalDay;
 
 /** Time to keep free: a day, a start by the wall clock, how long, and what for. */
@@ -49,10 +49,10 @@ final class ReserveRequest extends FormRequest
     {
         [$hour, $minute] = array_map(intval(...), explode(':', $this->string('start')->toString()));
         $day = LocalDay::fromString($this->string('day')->toString());
-        $start = RowMapper::moment(Zones::named($this->user()->zone)->at($day, Grid::down(60 * $hour + $minute)));
+        $start = Moments::moment(Zones::named($this->user()->zone)->at($day, Grid::down(60 * $hour + $minute)));
         $begun = $reserve !== null && $reserve->starts_at <= Clock::now() && $this->user()->local($reserve->starts_at)->format('G:i') === sprintf('%d:%02d', $hour, $minute);
         $start = $begun ? $reserve->starts_at : $start;
 
-        return [$start, $start->addMinutes(max(Grid::step(), Grid::down($this->integer('minutes'))))];
+        return [$start, $start->addMinutes(max(Grid::STEP, Grid::down($this->integer('minutes'))))];
     }
 }

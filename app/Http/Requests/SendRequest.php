@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Rows\RowMapper;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Nekto\Core\Time\LocalDay;
@@ -31,7 +31,7 @@ final class SendRequest extends FormRequest
     {
         return match ($this->string('to')->toString()) {
             'bank' => null,
-            'tomorrow' => RowMapper::today($this->user(), $now)->plusDays(1),
+            'tomorrow' => Moments::today($this->user(), $now)->plusDays(1),
             default => LocalDay::fromString($this->string('day')->toString()),
         };
     }

@@ -30,7 +30,7 @@ final class SettingsRequest extends FormRequest
             'single_keys' => ['required', 'boolean'],
             'month_first' => ['sometimes', 'boolean'],
             'carry_picks' => ['sometimes', 'boolean'],
-            'heal_asks' => ['sometimes', 'boolean'],
+            'mend_asks' => ['sometimes', 'boolean'],
             'sound' => ['sometimes', 'boolean'],
             'remind_mail' => ['sometimes', 'boolean'],
             'remind_before' => ['sometimes', 'required', 'integer', 'between:0,240'],
@@ -64,7 +64,7 @@ final class SettingsRequest extends FormRequest
         $minutes = fn (string $key): ?int => $this->filled($key) ? Stretch::minutes($this->string($key)->toString()) : null;
 
         return [
-            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'tempo', 'theme', 'single_keys', 'month_first', 'carry_picks', 'heal_asks', 'sound', 'remind_mail',
+            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'tempo', 'theme', 'single_keys', 'month_first', 'carry_picks', 'mend_asks', 'sound', 'remind_mail',
                 'remind_before', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after']),
             ...($this->has('reminds') ? ['reminds' => implode(',', array_intersect(self::REMINDS, $this->array('reminds')))] : []),
             ...($this->has('close_at') ? ['close_at' => $minutes('close_at')] : []),

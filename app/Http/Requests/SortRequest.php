@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Edits\Destination;
-use App\Edits\ProjectNames;
 use App\Models\Task;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
@@ -51,23 +50,19 @@ final class SortRequest extends FormRequest
         return $user->tasks()->whereKey($this->array('ids'))->with('user')->orderBy('id')->get();
     }
 
-    /** @return array<string, mixed> columns of tasks; a project that does not exist yet is made */
-    public function facts(User $user): array
+    /** @return array<string, mixed> columns of tasks */
+    public function facts(): array
     {
         return match ($this->destination()) {
-            Destination::Project => $this->projectOf($user),
             Destination::Waiting => ['waiting_for' => $this->string('waiting_for')->trim()->toString(), 'ask_on' => $this->input('ask_on')],
             Destination::Someday => ['return_on' => $this->input('return_on')],
             default => [],
         };
     }
 
-    /** @return array<string, int> */
-    private function projectOf(User $user): array
+    /** The name of the project they go into; null where they go elsewhere. */
+    public function project(): ?string
     {
-        $name = $this->string('project')->trim()->toString();
-        $project = (new ProjectNames($user))->of($name, $this->tasks($user)->first()?->area_id);
-
-        return ['project_id' => $project->id, 'area_id' => $project->area_id];
+        return $this->destination() === Destination::Project ? $this->string('project')->trim()->toString() : null;
     }
 }

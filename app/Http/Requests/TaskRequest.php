@@ -104,11 +104,11 @@ final class TaskRequest extends FormRequest
                 $columns[$name] = is_int($read) ? $read : null;
             }
         }
+        if (array_key_exists('minutes_left', $columns) && $columns['minutes_left'] === $this->task()->minutes_left) {
+            unset($columns['minutes_left']); // not said anew: it follows the estimate
+        }
         foreach (['due_hard', 'splits'] as $name) {
             $this->has($name) && $columns[$name] = $this->boolean($name);
-        }
-        if ($this->has('picked_on') && ! $this->filled('picked_on')) {
-            $columns['key'] = false; // only a pick can be a key task
         }
         if ($this->has('due_date')) {
             $columns['due_on'] = $this->filled('due_date') && ! $this->filled('due_time') ? $this->input('due_date') : null;
@@ -118,7 +118,7 @@ final class TaskRequest extends FormRequest
             $columns['not_before'] = $this->filled('not_before') ? $this->local("{$this->input('not_before')} ".($this->filled('not_before_time') ? $this->input('not_before_time') : '00:00')) : null;
         }
 
-        return [...$columns, ...$this->minutes($columns)];
+        return $columns;
     }
 
     /** @return list<string>|null names; null if the form does not speak of them */
@@ -127,27 +127,6 @@ final class TaskRequest extends FormRequest
         return $this->has('contexts')
             ? array_values(array_unique(array_filter(array_map(static fn (string $name): string => mb_substr(ltrim(trim($name), '@'), 0, 100), explode(',', $this->string('contexts')->toString())), static fn (string $name): bool => $name !== '')))
             : null;
-    }
-
-    /**
-     * What is left follows the estimate where only that was changed.
-     *
-     * @param  array<string, mixed>  $columns
-     * @return array<string, int|null>
-     */
-    private function minutes(array $columns): array
-    {
-        $task = $this->task();
-        if (! array_key_exists('estimate', $columns) || $columns['estimate'] === $task->estimate) {
-            return [];
-        }
-        $sent = $columns['minutes_left'] ?? null;
-        if ($sent !== null && $sent !== $task->minutes_left) {
-            return [];
-        }
-        $spent = max(0, (int) $task->estimate - (int) $task->minutes_left);
-
-        return ['minutes_left' => $columns['estimate'] === null ? null : max(5, $columns['estimate'] - $spent)];
     }
 
     /** True where only the date was taken away: the time that was there goes with it. */

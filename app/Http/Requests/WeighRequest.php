@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Edits\ProjectNames;
 use App\Models\TaskStage;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -75,21 +74,22 @@ final class WeighRequest extends FormRequest
     {
         $user = $this->user();
         $user instanceof User || throw new \LogicException('Behind the sign-in.');
-        $columns = ['importance' => $this->importance(), 'estimate' => $this->minutes(), 'minutes_left' => $this->minutes()];
+        $columns = ['importance' => $this->importance(), 'estimate' => $this->minutes()];
         if ($this->has('due_date')) {
             $columns += ['due_on' => $this->dueOn(), 'due_at' => null];
-        }
-        $name = $this->string('project')->trim()->toString();
-        if ($name !== '') {
-            $project = (new ProjectNames($user))->of($name);
-            $columns += ['project_id' => $project->id];
         }
 
         return $columns + match ($this->answer()) {
             Answer::DoNow => ['stage' => TaskStage::Open, 'picked_on' => $user->local($now)->format('Y-m-d')],
             Answer::MakeTime => ['stage' => TaskStage::Open],
-            default => ['stage' => TaskStage::Waiting, 'waiting_for' => $this->input('waiting_for'), 'waiting_since' => $user->local($now)->format('Y-m-d'), 'ask_on' => $this->input('ask_on')],
+            default => ['stage' => TaskStage::Waiting, 'waiting_for' => $this->input('waiting_for'), 'ask_on' => $this->input('ask_on')],
         };
+    }
+
+    /** The name of the project it goes into. */
+    public function project(): ?string
+    {
+        return $this->string('project')->trim()->toString() ?: null;
     }
 
     private function isPreview(): bool

@@ -18,6 +18,7 @@ use App\Rows\RowMapper;
 use App\Rows\WorkTimeLoader;
 use App\Screens\Frame\Ribbon;
 use App\Screens\Work\WorkScreen;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Estimate\Correction;
@@ -35,13 +36,13 @@ final readonly class CloseScreen
     {
         $time = $this->times->load($user, $day, 2);
         $span = $time->zone->day($day);
-        [$from, $until] = [RowMapper::moment($span->start), RowMapper::moment($span->end)];
+        [$from, $until] = [Moments::moment($span->start), Moments::moment($span->end)];
         $blocks = Blocks::during($user, $span)->with('task.area')->get();
         $entries = $user->entries()->where('starts_at', '>=', $from)->where('starts_at', '<', $until)->orderBy('starts_at')->get();
         $tasks = $blocks->map(static fn (Block $block): Task => $block->task)->keyBy('id');
         $other = $user->tasks()->withTrashed()->with('area')->findMany($entries->pluck('task_id')->filter()->diff($tasks->keys())->unique()->all())->keyBy('id');
         $rows = $this->rows($tasks->union($other), $blocks, $entries, $now);
-        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && RowMapper::blocks($one) && $one->starts_at < $until && $one->ends_at > $from);
+        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && $one->blocks() && $one->starts_at < $until && $one->ends_at > $from);
         $held = (int) $meetings->filter(static fn (Occurrence $one): bool => $one->ends_at <= $now)->sum(static fn (Occurrence $one): int => RowMapper::time($one)->length());
         $next = $day->plusDays(1);
         $nextTime = $this->times->load($user, $next, 1);
@@ -75,7 +76,7 @@ final readonly class CloseScreen
      */
     private function keys(User $user, LocalDay $day, CarbonImmutable $until, CarbonImmutable $now): array
     {
-        $picks = new Picks($user, RowMapper::today($user, $now));
+        $picks = new Picks($user, Moments::today($user, $now));
 
         return $picks->of($user->tasks()->where('key', true)->getQuery(), $day)->orderBy('id')->get()->mapWithKeys(static fn (Task $task): array => [$task->id => [
             'title' => $task->title,

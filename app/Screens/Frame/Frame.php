@@ -6,9 +6,9 @@ namespace App\Screens\Frame;
 
 use App\Models\User;
 use App\Rows\Blocks;
-use App\Rows\RowMapper;
 use App\Rows\WorkTimeLoader;
 use App\Time\Clock;
+use App\Time\Moments;
 use App\Wording\ChangeNote;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\View\View;
@@ -25,7 +25,7 @@ final readonly class Frame
             return;
         }
         $now = Clock::now();
-        $today = RowMapper::today($user, $now);
+        $today = Moments::today($user, $now);
         $time = $this->times->load($user, $today, 1);
         $span = $time->span();
         $blocks = Blocks::during($user, $span)->with('task.area')->get();
@@ -40,7 +40,7 @@ final readonly class Frame
             'ribbon' => Ribbon::of($time, $blocks, $now),
             'pinned' => $user->savedViews()->where('pinned', true)->limit(3)->pluck('name', 'id'),
             'mark' => Pulse::of($user),
-            'canUndo' => $undo !== null,
+            'undo' => UndoOffer::of($undo, $user, $now),
             'mended' => $undo !== null && $undo->seen_at === null ? (new ChangeNote($user, $now))->lines($undo) : [],
         ]);
     }

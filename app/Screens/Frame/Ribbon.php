@@ -8,6 +8,7 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Rows\RowMapper;
 use App\Rows\WorkTime;
+use App\Time\Moments;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -64,14 +65,14 @@ final readonly class Ribbon
         }
         $gaps = [];
         foreach ($time->occurrences as $occurrence) {
-            if (RowMapper::blocks($occurrence) && ! $occurrence->all_day) {
+            if ($occurrence->blocks() && ! $occurrence->all_day) {
                 $meeting = RowMapper::time($occurrence);
                 foreach (IntervalSet::covering(RowMapper::withBuffers($occurrence, $time->user))->without(IntervalSet::covering($meeting))->intervals as $gap) {
                     $gaps[] = $stretch($gap);
                 }
             }
         }
-        $minute = RowMapper::minute($now);
+        $minute = Moments::minute($now);
         $lunch = $time->lunch->between($span->start, $span->end)->intervals[0] ?? null;
         $lunchAt = $lunch === null ? null : $place(intdiv($lunch->start + $lunch->end, 2));
         $pieces = self::pieces($time, $blocks, $span, $place, $lunchAt, $minute);
@@ -115,7 +116,7 @@ final readonly class Ribbon
     {
         $pieces = [];
         foreach ($time->occurrences as $occurrence) {
-            if (! $occurrence->all_day && RowMapper::blocks($occurrence)) {
+            if (! $occurrence->all_day && $occurrence->blocks()) {
                 $pieces[] = ['kind' => 'meeting', 'id' => $occurrence->id, 'row' => $occurrence, 'label' => $occurrence->summary, 'hue' => null, 'state' => '', 'anchored' => false, 'deep' => false];
             }
         }

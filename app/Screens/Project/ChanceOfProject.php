@@ -30,7 +30,7 @@ final readonly class ChanceOfProject
         if ($ratios === null) {
             return null;
         }
-        $loaded = $this->problems->load($user, $now, false);
+        $loaded = $this->problems->load($user, $now);
         $blocks = [...$loaded->problem->anchored, ...$loaded->problem->previous];
         usort($blocks, static fn (Block $a, Block $b): int => $a->time->start <=> $b->time->start);
         $chances = new Chances($loaded->problem, new Plan($blocks), $ratios);

@@ -12,6 +12,7 @@ use App\Models\TaskStage;
 use App\Models\User;
 use App\Rows\RowMapper;
 use App\Time\Clock;
+use App\Time\Moments;
 use Illuminate\Support\Facades\DB;
 
 /** Projects with their remaining work and when the plan finishes them. */
@@ -29,7 +30,7 @@ final readonly class ProjectScreen
         $all = [];
         foreach ($user->projects()->whereNull('done_at')->with('area')->get() as $project) {
             $row = $counts[$project->id] ?? null;
-            $all[] = ['project' => $project, 'open' => (int) ($row->open ?? 0), 'done' => (int) ($row->done ?? 0), 'minutes' => (int) ($row->minutes ?? 0), 'end' => isset($ends[$project->id]) ? RowMapper::stored((string) $ends[$project->id]) : null];
+            $all[] = ['project' => $project, 'open' => (int) ($row->open ?? 0), 'done' => (int) ($row->done ?? 0), 'minutes' => (int) ($row->minutes ?? 0), 'end' => isset($ends[$project->id]) ? Moments::stored((string) $ends[$project->id]) : null];
         }
 
         return $all;

@@ -9,8 +9,8 @@ use App\Models\Task;
 use App\Models\User;
 use App\Rows\Candidate;
 use App\Rows\PlannedTimes;
-use App\Rows\RowMapper;
 use App\Rows\WorkTime;
+use App\Time\Moments;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -39,7 +39,7 @@ final readonly class Bank
     public static function of(User $user, Collection $candidates, Collection $blocks, PlannedTimes $planned, LocalDay $day, WorkTime $time, CarbonImmutable $now, bool $whole, Collection $untimed): self
     {
         $onDay = $blocks->pluck('task_id')->flip();
-        $minute = RowMapper::minute($now);
+        $minute = Moments::minute($now);
         $free = Candidate::byPull($candidates->reject(static fn (Candidate $one): bool => $onDay->has($one->id) || ! $one->isNext));
         $picked = $free->intersectByKeys($untimed->keyBy('id'));
         $free = $free->diffKeys($picked);
@@ -83,7 +83,7 @@ final readonly class Bank
             'carried' => $one->carried,
             'left' => $one->left,
             'due' => $one->due === null ? '' : Times::day($user, $task->due_on === null ? $one->due : $one->due - 1, $now),
-            'late' => $one->due !== null && $one->due < RowMapper::minute($now),
+            'late' => $one->due !== null && $one->due < Moments::minute($now),
             'room' => $one->demand?->room(),
             'pressure' => $one->pressure(),
             'pull' => $one->pull->total(),

@@ -13,6 +13,7 @@ use App\Planning\Tried;
 use App\Rows\Candidate;
 use App\Rows\PlannedTimes;
 use App\Rows\RowMapper;
+use App\Time\Moments;
 use App\Wording\ChangeNote;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
@@ -43,7 +44,7 @@ final readonly class Difference
         $still = $change->kind === ChangeKind::Wait ? array_diff($change->tasks, array_column($lines, 'task')) : [];
         $tasks = $user->tasks()->with('area')->findMany([...array_column($lines, 'task'), ...$still])->keyBy('id');
         foreach ($still as $id) { // it has its time on another day already, and only leaves this one's list
-            $next = $planned->next($id, RowMapper::minute($now));
+            $next = $planned->next($id, Moments::minute($now));
             $lines[] = ['task' => $id, 'title' => $tasks[$id]->title ?? '', 'from' => null, 'to' => $next === null ? null : Times::when($user, $next, $now), 'why' => __('shape.change.no_time_here'), 'sentence' => ''];
         }
         $named = [];
@@ -53,7 +54,7 @@ final readonly class Difference
             $end = $tried->ends[$line['task']] ?? null;
             $named[] = [
                 ...$line,
-                'late' => $due !== null && $end !== null && $end > $due && $due > RowMapper::minute($now) ? Times::duration($end - $due) : null,
+                'late' => $due !== null && $end !== null && $end > $due && $due > Moments::minute($now) ? Times::duration($end - $due) : null,
                 'hue' => $task->area->hue ?? 'slate',
                 'importance' => $task->importance->value ?? 0,
             ];

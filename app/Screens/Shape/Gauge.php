@@ -13,6 +13,7 @@ use App\Rows\Candidate;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Rows\WorkTime;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Day\DayLoad;
@@ -90,7 +91,7 @@ final readonly class Gauge
             return 0;
         }
         $span = $time->zone->day($day);
-        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => RowMapper::blocks($one))->map(static fn (Occurrence $one): Interval => RowMapper::withBuffers($one, $time->user));
+        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => $one->blocks())->map(static fn (Occurrence $one): Interval => RowMapper::withBuffers($one, $time->user));
 
         return IntervalSet::covering(...array_map(static fn (Reserve $reserve): Interval => RowMapper::time($reserve), $time->reserves))
             ->between($span->start, $span->end)->intersection($time->hours[$main->id])->without(IntervalSet::covering(...$meetings->values()->all()))->length();
@@ -98,7 +99,7 @@ final readonly class Gauge
 
     private static function isOn(Block $block, CarbonImmutable $now): bool
     {
-        return RowMapper::time($block)->contains(RowMapper::minute($now));
+        return RowMapper::time($block)->contains(Moments::minute($now));
     }
 
     /** How far the day is over its line; 0 if it is not. */
@@ -148,7 +149,7 @@ final readonly class Gauge
                 'hue' => $block->task->area->hue,
                 'deep' => $block->task->demand === Demand::Deep,
                 'state' => $block->state->value,
-                'spent' => $begun ? round((RowMapper::minute($now) - RowMapper::start($block)) * $scale, 1) : 0,
+                'spent' => $begun ? round((Moments::minute($now) - RowMapper::start($block)) * $scale, 1) : 0,
                 'over' => $sum + $length > $line,
             ];
             $sum += $length;
@@ -171,7 +172,7 @@ final readonly class Gauge
         $span = $time->zone->day($day);
         $bare = [];
         foreach ($time->occurrences as $occurrence) {
-            if (RowMapper::blocks($occurrence)) {
+            if ($occurrence->blocks()) {
                 $bare[] = RowMapper::time($occurrence);
             }
         }

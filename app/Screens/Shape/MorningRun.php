@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Screens\Shape;
 
-use App\Clock\Timer;
 use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Entry;
@@ -14,7 +13,9 @@ use App\Models\User;
 use App\Rows\Candidate;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
+use App\Rows\RunningClock;
 use App\Rows\WorkTime;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Time\LocalDay;
@@ -41,16 +42,16 @@ final readonly class MorningRun
         return new self(
             $step,
             $step === MorningStep::Left ? self::left($user, $span->start, $now) : [],
-            $time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && RowMapper::blocks($one) && RowMapper::start($one) < $span->end && RowMapper::end($one) > $span->start),
+            $time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && $one->blocks() && RowMapper::start($one) < $span->end && RowMapper::end($one) > $span->start),
             $step === MorningStep::Candidates ? self::candidates($user, $day, $candidates, $now) : [],
-            Timer::forgotten($user, $now),
+            RunningClock::forgotten($user, $now),
         );
     }
 
     /** @return list<array{task: Task, state: string, next: Block|null}> */
     private static function left(User $user, int $today, CarbonImmutable $now): array
     {
-        $start = RowMapper::moment($today);
+        $start = Moments::moment($today);
         $last = $user->blocks()->where('ends_at', '<=', $start)->where('ends_at', '>', $start->subDays(self::DAYS_BACK))->max('starts_at');
         if ($last === null) {
             return [];
@@ -73,7 +74,7 @@ final readonly class MorningRun
     {
         $best = Candidate::byPull($candidates->filter(static fn (Candidate $one): bool => $one->isNext && (int) $one->left > 0))->take(self::CANDIDATES);
         $tasks = $user->tasks()->with('area')->findMany($best->keys()->all())->keyBy('id');
-        $picks = new Picks($user, RowMapper::today($user, $now));
+        $picks = new Picks($user, Moments::today($user, $now));
 
         return array_values($best->map(static fn (Candidate $one): array => [
             'task' => $tasks[$one->id], 'minutes' => (int) $one->left, 'pull' => $one->pull->total(), 'why' => ProposalPanel::why($user, $one, $tasks[$one->id], $picks, $day, $now),

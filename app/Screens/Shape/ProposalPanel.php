@@ -10,8 +10,8 @@ use App\Models\User;
 use App\Rows\Blocks;
 use App\Rows\Candidate;
 use App\Rows\Picks;
-use App\Rows\RowMapper;
 use App\Rows\WorkTime;
+use App\Time\Moments;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -37,8 +37,8 @@ final readonly class ProposalPanel
     {
         $able = $candidates->filter(static fn (Candidate $one): bool => $one->isNext && (int) $one->left > 0);
         $tasks = $user->tasks()->with('area')->findMany($able->keys()->all())->keyBy('id');
-        $able = $able->filter(static fn (Candidate $one): bool => isset($tasks[$one->id]) && ($tasks[$one->id]->not_before === null || RowMapper::minute($tasks[$one->id]->not_before) < $time->zone->day($day)->end));
-        $picked = new Picks($user, RowMapper::today($user, $now));
+        $able = $able->filter(static fn (Candidate $one): bool => isset($tasks[$one->id]) && ($tasks[$one->id]->not_before === null || Moments::minute($tasks[$one->id]->not_before) < $time->zone->day($day)->end));
+        $picked = new Picks($user, Moments::today($user, $now));
         $picks = $waiting = [];
         $line = $minutes = $deep = $left = 0;
         $keys = DayProposal::KEYS - $picked->of($user->tasks()->where('key', true)->whereNotNull('done_at')->getQuery(), $day)->count();
@@ -70,14 +70,14 @@ final readonly class ProposalPanel
     private static function line(WorkTime $time, int $set, LocalDay $day, CarbonImmutable $now): int
     {
         $span = $time->zone->day($day);
-        $left = $time->open($set)->between(max($span->start, min($span->end, RowMapper::minute($now))), $span->end)->length();
+        $left = $time->open($set)->between(max($span->start, min($span->end, Moments::minute($now))), $span->end)->length();
 
         return min($time->load($set, $day, IntervalSet::empty())->loadLine, $left - (int) round($left * $time->user->margin_percent / 100));
     }
 
     private static function candidate(Candidate $one, Task $task, bool $isPicked, WorkTime $time, CarbonImmutable $now): DayCandidate
     {
-        $latest = $one->due === null ? null : ($time->open($one->set)->latestStart((int) $one->left, $one->due) ?? RowMapper::minute($now));
+        $latest = $one->due === null ? null : ($time->open($one->set)->latestStart((int) $one->left, $one->due) ?? Moments::minute($now));
 
         return new DayCandidate((string) $one->id, Picks::share((int) $one->left), $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $latest, Picks::least((int) $one->left));
     }
@@ -88,7 +88,7 @@ final readonly class ProposalPanel
         return match (true) {
             $picked->isLeftOver($task) => __('shape.proposed.left_over', ['when' => Times::day($user, CarbonImmutable::parse("{$task->picked_on} 12:00", $user->zone), $now)]),
             $picked->isFor($task, $day) => __('shape.proposed.picked'),
-            $one->due !== null && $one->due < RowMapper::minute($now) => __('shape.proposed.late'),
+            $one->due !== null && $one->due < Moments::minute($now) => __('shape.proposed.late'),
             $one->due !== null && $one->pressure() >= 70 => __('shape.proposed.pressing', ['when' => Times::day($user, $one->due - 1, $now), 'pressure' => $one->pressure()]),
             $one->carried > 0 => trans_choice('shape.proposed.carried', $one->carried),
             $one->due !== null => __('shape.proposed.due', ['when' => Times::day($user, $one->due - 1, $now)]),

@@ -14,6 +14,7 @@ use App\Rows\Picks;
 use App\Rows\PlannedTimes;
 use App\Rows\RowMapper;
 use App\Rows\WorkTime;
+use App\Time\Moments;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -91,9 +92,9 @@ final readonly class RunSheet
         $timed = $occurrences->reject(static fn (Occurrence $one): bool => $one->all_day || RowMapper::end($one) <= RowMapper::start($one));
         $span = self::span($time, $day, $whole, $hours, $timed, $blocks);
         $place = static fn (int $minute): float => round(($minute - $span->start) * self::SCALE, 1);
-        $minute = RowMapper::minute($now);
+        $minute = Moments::minute($now);
         $sheetBlocks = $blocks->map(static fn (Block $block): array => self::block($block, $time, $span, $candidates, $now, $chosen, $picks->isKey($block->task, $day)))->values()->all();
-        $busy = $timed->filter(static fn (Occurrence $one): bool => RowMapper::blocks($one));
+        $busy = $timed->filter(static fn (Occurrence $one): bool => $one->blocks());
 
         return new self(
             $span,
@@ -207,7 +208,7 @@ final readonly class RunSheet
             'top' => round(($shown->start - $span->start) * self::SCALE, 1),
             'height' => $height,
             'size' => self::size($height),
-            'busy' => RowMapper::blocks($occurrence),
+            'busy' => $occurrence->blocks(),
             'lead' => $occurrence->meeting->lead_minutes,
         ];
     }
@@ -223,7 +224,7 @@ final readonly class RunSheet
         $height = round($shown->length() * self::SCALE, 1);
         $candidate = $candidates[$block->task_id] ?? null;
         $left = (int) $block->task->minutes_left;
-        $begun = $block->state === BlockState::Planned && RowMapper::time($block)->contains(RowMapper::minute($now));
+        $begun = $block->state === BlockState::Planned && RowMapper::time($block)->contains(Moments::minute($now));
 
         return [
             'id' => $block->id,
@@ -239,7 +240,7 @@ final readonly class RunSheet
             'state' => $block->state->value,
             'begun' => $begun,
             'batched' => $block->reserve_id !== null,
-            'movable' => $block->state === BlockState::Planned && $interval->end > RowMapper::minute($now),
+            'movable' => $block->state === BlockState::Planned && $interval->end > Moments::minute($now),
             'minutes' => $interval->length(),
             'start' => $interval->start,
             'end' => $interval->end,
@@ -326,7 +327,7 @@ final readonly class RunSheet
         };
         $add($time->lunch, 'lunch');
         $add($lead, 'lead');
-        $free = $hours->without($taken)->between(max($span->start, RowMapper::minute($now)), $span->end);
+        $free = $hours->without($taken)->between(max($span->start, Moments::minute($now)), $span->end);
         $add(IntervalSet::covering(...array_filter($free->intervals, static fn (Interval $gap): bool => $gap->length() >= self::NAMED_GAP)), 'free');
 
         return $gaps;
@@ -345,9 +346,9 @@ final readonly class RunSheet
             $text = null;
             if ($block->state === BlockState::Passed) {
                 $text = __('shape.note.passed');
-            } elseif ($block->state === BlockState::Planned && RowMapper::time($block)->contains(RowMapper::minute($now))) {
+            } elseif ($block->state === BlockState::Planned && RowMapper::time($block)->contains(Moments::minute($now))) {
                 $text = self::begun($block, $entries, $time);
-            } elseif ($block->state === BlockState::Planned && RowMapper::end($block) <= RowMapper::minute($now)) {
+            } elseif ($block->state === BlockState::Planned && RowMapper::end($block) <= Moments::minute($now)) {
                 $text = __('shape.note.kept');
             }
             if ($text !== null && $block->id !== $chosen?->id) {

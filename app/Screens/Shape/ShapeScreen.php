@@ -19,6 +19,7 @@ use App\Rows\Candidates;
 use App\Rows\Picks;
 use App\Rows\PlannedTimes;
 use App\Rows\RowMapper;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Time\LocalDay;
@@ -26,12 +27,12 @@ use Nekto\Core\Time\LocalDay;
 /** The run sheet of a day, what it carries, and what else could be done. */
 final readonly class ShapeScreen
 {
-    public function __construct(private Candidates $candidates, private Trial $trial, private MakeChange $make, private Mend $heal) {}
+    public function __construct(private Candidates $candidates, private Trial $trial, private MakeChange $make, private Mend $mend) {}
 
     /** @return array<string, mixed> the view's data */
     public function data(User $user, LocalDay $day, CarbonImmutable $now, ShapeAsk $ask): array
     {
-        $today = RowMapper::today($user, $now);
+        $today = Moments::today($user, $now);
         $first = new LocalDay(min($day->number, $today->number));
         $time = $this->candidates->time($user, $first);
         $span = $time->zone->day($day);
@@ -64,7 +65,7 @@ final readonly class ShapeScreen
             'overfull' => $overfull,
             'reserve' => $ask->reserve === null ? null : collect($time->reserves)->firstWhere('id', $ask->reserve),
             'difference' => $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $planned, $now),
-            'needsMending' => $user->heal_asks && $this->heal->isNeeded($user, $now),
+            'needsMending' => $user->mend_asks && $this->mend->isNeeded($user, $now),
             'bank' => Bank::of($user, $candidates, $blocks, $planned, $day, $time, $now, $ask->bank, $untimed),
             'proposal' => $proposes ? ProposalPanel::of($user, $day, $time, $candidates, $now) : null,
             'morning' => $ask->morning === null ? null : MorningRun::of($user, $ask->morning, $day, $time, $candidates, $now),
@@ -92,7 +93,7 @@ final readonly class ShapeScreen
     /** @return Collection<int, \App\Models\Entry> */
     private function entries(User $user, int $start, int $end): Collection
     {
-        return $user->entries()->where('starts_at', '>=', RowMapper::moment($start))->where('starts_at', '<', RowMapper::moment($end))
+        return $user->entries()->where('starts_at', '>=', Moments::moment($start))->where('starts_at', '<', Moments::moment($end))
             ->orderBy('starts_at')->get();
     }
 

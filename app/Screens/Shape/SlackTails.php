@@ -10,6 +10,7 @@ use App\Rows\Candidate;
 use App\Rows\PlannedTimes;
 use App\Rows\RowMapper;
 use App\Rows\WorkTime;
+use App\Time\Moments;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -36,7 +37,7 @@ final readonly class SlackTails
         $slacks = [];
         foreach ($blocks as $block) {
             $due = ($candidates[$block->task_id] ?? null)?->due;
-            if ($due !== null && $block->state === BlockState::Planned && ! $block->anchored && RowMapper::end($block) > RowMapper::minute($this->now)) {
+            if ($due !== null && $block->state === BlockState::Planned && ! $block->anchored && RowMapper::end($block) > Moments::minute($this->now)) {
                 $slacks[] = [$block, $this->slack($block, $planned, $due)];
             }
         }

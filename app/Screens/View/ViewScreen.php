@@ -11,7 +11,7 @@ use App\Models\User;
 use App\Rows\Candidate;
 use App\Rows\Candidates;
 use App\Rows\PlannedTimes;
-use App\Rows\RowMapper;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 
@@ -31,7 +31,7 @@ final readonly class ViewScreen
         $choices = $conditions->choices();
         $contradicts = $question->contradicts();
         $tasks = $contradicts ? new Collection : $query->limit(5000)->get();
-        $known = $this->candidates->of($user, PlannedTimes::of($user), $this->candidates->time($user, RowMapper::today($user, $now)), $now);
+        $known = $this->candidates->of($user, PlannedTimes::of($user), $this->candidates->time($user, Moments::today($user, $now)), $now);
         $sorted = $this->sorted($tasks, $question, $known, $user);
         $shown = $all ? $sorted : $sorted->take(self::ROWS);
 

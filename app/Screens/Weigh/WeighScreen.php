@@ -10,8 +10,8 @@ use App\Rows\Candidate;
 use App\Rows\Candidates;
 use App\Rows\PastRatios;
 use App\Rows\PlannedTimes;
-use App\Rows\RowMapper;
 use App\Rows\WorkTime;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -42,7 +42,7 @@ final readonly class WeighScreen
         $shown = Candidate::byPull($all->filter(static fn (Candidate $one): bool => $one->importance !== null))->take(self::MARKS);
         $tasks = $user->tasks()->with(['area', 'project'])->findMany([...$shown->keys()->all(), ...$unweighed->keys()->take(6)->all(), (int) $item])->keyBy('id');
         $current = $item !== null && isset($tasks[$item], $all[$item]) ? $item : $unweighed->keys()->first();
-        $axis = Axis::of(RowMapper::today($user, $now), $time, $zoom);
+        $axis = Axis::of(Moments::today($user, $now), $time, $zoom);
         $field = new Field($axis, $this->mainCurve($all, $time, $now));
 
         return [
@@ -87,7 +87,7 @@ final readonly class WeighScreen
         $due = $time->due($dueOn, null, $task->hoursSet());
         $demand = $due === null ? null : $this->curve($all, $time, $now, $task->hoursSet(), $task->id, [$due, (int) $minutes])->at($due);
         $one = new Candidate($task->id, $importance, $minutes, 0, $due, $demand, Pull::of($importance, $demand?->pressure(), $task->push));
-        $axis = Axis::of(RowMapper::today($user, $now), $time, null);
+        $axis = Axis::of(Moments::today($user, $now), $time, null);
 
         return $this->card($user, $task, $one, $axis, $minutes);
     }
@@ -95,7 +95,7 @@ final readonly class WeighScreen
     /** @return array{Collection<int, Candidate>, WorkTime} */
     private function all(User $user, CarbonImmutable $now): array
     {
-        $time = $this->candidates->time($user, RowMapper::today($user, $now));
+        $time = $this->candidates->time($user, Moments::today($user, $now));
 
         return [$this->candidates->of($user, PlannedTimes::of($user), $time, $now), $time];
     }
@@ -167,7 +167,7 @@ final readonly class WeighScreen
             }
         }
 
-        return new DemandCurve($work, new Timeline($time->open($set)), RowMapper::minute($now));
+        return new DemandCurve($work, new Timeline($time->open($set)), Moments::minute($now));
     }
 
     private static function group(Candidate $one, ?Task $task, string $group, User $user): string

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Screens\Work;
 
-use App\Clock\Timer;
 use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Entry;
@@ -15,6 +14,8 @@ use App\Rows\Candidates;
 use App\Rows\Picks;
 use App\Rows\PlannedTimes;
 use App\Rows\RowMapper;
+use App\Rows\RunningClock;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Time\Interval;
@@ -30,16 +31,16 @@ final readonly class WorkScreen
     /** @return array<string, mixed> */
     public function of(User $user, CarbonImmutable $now): array
     {
-        $today = RowMapper::today($user, $now);
+        $today = Moments::today($user, $now);
         $time = $this->candidates->time($user, $today);
         $day = $time->zone->day($today);
         $blocks = Blocks::during($user, $day)->with(['task.area', 'task.project', 'task.subtasks', 'task.links'])->get();
-        $running = Timer::running($user);
+        $running = RunningClock::of($user);
         $current = $this->current($blocks, $running, $now);
         $task = $current->task ?? ($running?->task_id === null ? null : $user->tasks()->with(['area', 'project', 'subtasks', 'links'])->find($running->task_id));
-        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && RowMapper::blocks($one) && $one->starts_at < RowMapper::moment($day->end))->sortBy('starts_at');
+        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && $one->blocks() && $one->starts_at < Moments::moment($day->end))->sortBy('starts_at');
         $meeting = $meetings->first(static fn (Occurrence $one): bool => $one->starts_at <= $now && $one->ends_at > $now);
-        $entries = $user->entries()->where('starts_at', '>=', RowMapper::moment($day->start))->orderBy('starts_at')->get();
+        $entries = $user->entries()->where('starts_at', '>=', Moments::moment($day->start))->orderBy('starts_at')->get();
         $candidate = $task === null ? null : ($this->candidates->of($user, PlannedTimes::of($user), $time, $now)[$task->id] ?? null);
 
         return [
@@ -49,9 +50,9 @@ final readonly class WorkScreen
             'candidate' => $candidate,
             'isKey' => $task !== null && (new Picks($user, $today))->isKey($task, $today),
             'meeting' => $meeting === null ? null : MeetingScreen::of($user, $meeting),
-            'forgotten' => $forgotten = Timer::forgotten($user, $now),
+            'forgotten' => $forgotten = RunningClock::forgotten($user, $now),
             'forgottenTask' => $forgotten?->task_id === null ? null : $user->tasks()->withTrashed()->find($forgotten->task_id),
-            'likelyEnd' => $forgotten === null ? null : Timer::likelyEnd($user, $forgotten),
+            'likelyEnd' => $forgotten === null ? null : RunningClock::likelyEnd($user, $forgotten),
             'turn' => $forgotten === null ? $this->turn($user, $entries, $running, $now) : null,
             'nextMeeting' => $meetings->first(static fn (Occurrence $one): bool => $one->starts_at > $now),
             'spent' => $task === null ? 0 : self::minutes($entries->where('task_id', $task->id), $now),
@@ -69,7 +70,7 @@ final readonly class WorkScreen
         if ($user->rhythm_work === null) {
             return null;
         }
-        $minute = RowMapper::minute($now);
+        $minute = Moments::minute($now);
         $stretches = [];
         foreach ($entries as $entry) {
             $end = $entry->ends_at === null ? $minute : RowMapper::end($entry);

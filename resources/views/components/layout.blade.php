@@ -43,7 +43,7 @@
                     <div class="menu">
                         <a href="/settings">Settings</a>
                         <button type="button" data-show="keys">All keys</button>
-                        @if ($canUndo)<form method="post" action="/plan/undo">@csrf<button data-page-key="u">Undo the last change</button></form>@endif
+                        @if ($undo)<x-undo :revision="$undo->id"><button data-page-key="u">{{ $undo->label }}</button></x-undo>@endif
                         <form method="post" action="/sign-out" data-whole>@csrf<button>Sign out</button></form>
                     </div>
                 </details>
@@ -52,6 +52,7 @@
         </header>
     @endif
     <main id="main" tabindex="-1" @auth class="page" @endauth>
+        @isset($notMended)<p class="not-mended" role="alert">{{ $notMended }}</p>@endisset
         {{ $slot }}
     </main>
     @if (Auth::check() && ! $quiet)
@@ -61,7 +62,7 @@
             <a href="/search">Search</a>
             <a href="/meetings">Meetings</a>
             <a href="/settings">Settings</a>
-            @if ($canUndo)<form method="post" action="/plan/undo">@csrf<button>Undo the last change</button></form>@endif
+            @if ($undo)<x-undo :revision="$undo->id"><button>{{ $undo->label }}</button></x-undo>@endif
             <form method="post" action="/sign-out" data-whole>@csrf<button>Sign out</button></form>
         </nav>
     @endif
@@ -73,8 +74,11 @@
         @if (session('status'))
             <div class="toast" role="status" id="toast" x-data="toast">
                 <span>{{ session('status') }}</span>
-                @if (session('undo') && $canUndo)
-                    <form method="post" action="/plan/undo">@csrf<button>Undo <span aria-hidden="true">&nbsp;U</span></button></form>
+                @if (session('offer') !== null)
+                    <form method="post" action="/tasks/{{ session('offer')['task'] }}/place">@csrf<input type="hidden" name="day" value="{{ session('offer')['day'] }}"><input type="hidden" name="start" value="{{ session('offer')['start'] }}"><button>{{ session('offer')['label'] }}</button></form>
+                @endif
+                @if (session('revision') !== null)
+                    <x-undo :revision="session('revision')"><button>Undo <span aria-hidden="true">&nbsp;U</span></button></x-undo>
                 @endif
                 <button class="close" type="button" x-on:click="close" aria-label="Close">×</button>
             </div>

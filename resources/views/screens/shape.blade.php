@@ -65,7 +65,7 @@
                     @if (count($mended) > 6)<p class="soft">and {{ count($mended) - 6 }} more</p>@endif
                     <div class="actions">
                         <form method="post" action="/plan/seen">@csrf<button class="button">Good</button></form>
-                        <form method="post" action="/plan/undo">@csrf<button class="button">Undo <kbd>U</kbd></button></form>
+                        <x-undo :revision="$undo->id"><button class="button">Undo <kbd>U</kbd></button></x-undo>
                     </div>
                 </div>
             @endif

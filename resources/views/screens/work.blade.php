@@ -15,10 +15,10 @@
             @error('until')<p class="error" role="alert">{{ $message }}</p>@enderror</section>
     @endif
     @if ($turn)
-        <p @class(['turn', 'turn-due' => ($turn->breakAt !== null && $turn->breakAt <= App\Rows\RowMapper::minute($now)) || ($turn->backAt !== null && $turn->backAt <= App\Rows\RowMapper::minute($now))])>
+        <p @class(['turn', 'turn-due' => ($turn->breakAt !== null && $turn->breakAt <= App\Time\Moments::minute($now)) || ($turn->backAt !== null && $turn->backAt <= App\Time\Moments::minute($now))])>
             @if ($turn->backAt !== null)
-                {{ $turn->isLong ? 'A long break' : 'A break' }} until <b>{{ Times::clock($person, $turn->backAt) }}</b>.@if ($turn->backAt <= App\Rows\RowMapper::minute($now)) It is over: go on with Space.@endif
-            @elseif ($turn->breakAt !== null && $turn->breakAt <= App\Rows\RowMapper::minute($now))
+                {{ $turn->isLong ? 'A long break' : 'A break' }} until <b>{{ Times::clock($person, $turn->backAt) }}</b>.@if ($turn->backAt <= App\Time\Moments::minute($now)) It is over: go on with Space.@endif
+            @elseif ($turn->breakAt !== null && $turn->breakAt <= App\Time\Moments::minute($now))
                 {{ Times::duration($turn->worked) }} without a break: take {{ $turn->breakMinutes }} min now, with K.
             @else
                 Stretch {{ $turn->number }} of {{ $turn->of }}@if ($turn->breakAt !== null); {{ $turn->isLong ? 'the long break' : 'a break' }} at <b>{{ Times::clock($person, $turn->breakAt) }}</b>@endif.

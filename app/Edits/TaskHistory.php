@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Repeats;
+namespace App\Edits;
 
 use App\Models\Task;
 use App\Time\Clock;
 
-/** Writes the history of a task, and lets what repeats come again. */
-final class TaskObserver
+/** Writes the history of a task. */
+final class TaskHistory
 {
     /** Changes of these are told; the others are the plan's own or mere text. */
     private const TOLD = [
@@ -27,20 +27,11 @@ final class TaskObserver
             $before = $task->getRawOriginal($column);
             $this->tell($task, $column, ['from' => is_scalar($before) ? $before : null, 'to' => is_scalar($value) ? $value : null]);
         }
-        if ($task->wasChanged('done_at') && $task->done_at !== null && $task->repeat_id !== null) {
-            (new NextOccurrence)($task);
-        }
     }
 
     public function deleted(Task $task): void
     {
-        if ($task->isForceDeleting()) {
-            return;
-        }
-        $this->tell($task, 'let_go', []);
-        if ($task->repeat_id !== null && $task->done_at === null) {
-            (new NextOccurrence)($task);
-        }
+        $task->isForceDeleting() || $this->tell($task, 'let_go', []);
     }
 
     public function restored(Task $task): void

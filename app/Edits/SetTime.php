@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Edits;
+
+use App\Models\RefusedTime;
+use App\Models\Task;
+use App\Rows\RowMapper;
+use App\Time\Zones;
+use Carbon\CarbonImmutable;
+use Nekto\Core\Time\Grid;
+
+/** A set time becomes an anchored block as soon as its task can be planned, however the task was made or changed. */
+final readonly class SetTime
+{
+    /** Changes of these may make a task one that can be planned, or its time or length another. */
+    private const ASKED_BY = ['set_at', 'importance', 'stage', 'estimate', 'minutes_left', 'done_at', 'area_id', 'hours_set_id'];
+
+    public function __construct(private FreePlace $places) {}
+
+    /** Null where the time is its own now, or the task has none to come. */
+    public function follow(Task $task, CarbonImmutable $now): ?RefusedTime
+    {
+        if ($task->set_at === null || $task->set_at <= $now || ! $task->isPlannable() || ! $this->isAsked($task)) {
+            return null;
+        }
+        $end = $task->set_at->addMinutes(max(Grid::STEP, Grid::up((int) $task->minutes_left)));
+        $by = $task->user->blocks()->fixed($now)->where('task_id', '!=', $task->id)->where('starts_at', '<', $end)->where('ends_at', '>', $task->set_at)->with('task')->orderBy('starts_at')->first();
+        if ($by !== null) {
+            $day = Zones::named($task->user->zone)->dayOf(RowMapper::end($by));
+            $around = $task->user->blocks()->fixed($now)->where('task_id', '!=', $task->id)->get();
+
+            return new RefusedTime($task, $task->set_at, $by, $this->places->first($task->user, $task->hoursSet(), $day, (int) $task->set_at->diffInMinutes($end), max($now, $by->ends_at), $around));
+        }
+        $task->blocks()->planned()->where('anchored', true)->where('ends_at', '>', $now)->delete();
+        $block = $task->blocks()->make(['starts_at' => $task->set_at, 'ends_at' => $end, 'anchored' => true]);
+        $block->user_id = $task->user_id;
+        $block->save();
+
+        return null;
+    }
+
+    private function isAsked(Task $task): bool
+    {
+        return $task->wasRecentlyCreated || $task->wasChanged(self::ASKED_BY);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Time\Clock;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+/** A project's form, whole or a part of it; a new one needs a name and an area. */
+final class ProjectRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $needed = $this->isMethod('POST') ? 'required' : 'sometimes';
+
+        return [
+            'name' => [$needed, 'required', 'string', 'max:200'],
+            'note' => ['sometimes', 'nullable', 'string', 'max:20000'],
+            'area_id' => [$needed, 'required', Rule::exists('areas', 'id')->where('user_id', $this->user()?->getAuthIdentifier())],
+            'sequential' => ['sometimes', 'boolean'],
+            'done' => ['sometimes', 'boolean'],
+        ];
+    }
+
+    /** @return array<string, mixed> columns of projects */
+    public function columns(): array
+    {
+        return $this->safe(['name', 'note', 'area_id', 'sequential'])
+            + ($this->has('done') ? ['done_at' => $this->boolean('done') ? Clock::now() : null] : []);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Block;
+use App\Models\Task;
+use App\Rows\Picks;
+use App\Rows\Steps;
+use App\Rows\WorkTime;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+
+/** The rows a plan depends on, read at one moment. */
+final readonly class PlanRows
+{
+    /**
+     * @param  Collection<int, Task>  $tasks  plannable, by id, with their areas
+     * @param  Collection<int, Block>  $blocks  planned ones of these tasks, by start
+     * @param  Block|null  $running  the one whose clock runs
+     * @param  Collection<int, Block>  $worked  today's that are done or worked in part, with their tasks' hours
+     */
+    public function __construct(
+        public CarbonImmutable $now,
+        public WorkTime $time,
+        public Collection $tasks,
+        public Collection $blocks,
+        public ?Block $running,
+        public Steps $steps,
+        public Picks $picks,
+        public Collection $worked,
+    ) {}
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Undo;
+
+/** The tables whose changes can be undone, and what of them cannot. */
+final class Guarded
+{
+    /**
+     * Columns that undo leaves as they are, by table; all others are journaled. A table that others refer to comes before
+     * them. What is the person's text, or says where a row comes from, stays; so does what only the worker keeps.
+     */
+    public const TABLES = [
+        'users' => ['name', 'email', 'password', 'remember_token', 'addresses', 'morning_on', 'created_at', 'updated_at'],
+        'hours_sets' => ['user_id', 'created_at', 'updated_at'],
+        'hours_exceptions' => ['hours_set_id'],
+        'areas' => ['user_id', 'created_at', 'updated_at'],
+        'projects' => ['user_id', 'note', 'created_at', 'updated_at'],
+        'sections' => ['user_id'],
+        'repeats' => ['user_id', 'created_at', 'updated_at'],
+        'tasks' => ['user_id', 'short', 'note', 'source', 'typed', 'origin', 'created_at', 'updated_at'],
+        'subtasks' => ['user_id'],
+        'meetings' => ['user_id', 'uid', 'summary', 'source', 'expanded_until', 'created_at', 'updated_at'],
+        'meeting_notes' => ['user_id'],
+        'reserves' => ['user_id'],
+        'blocks' => ['user_id'],
+        'entries' => ['user_id'],
+        'early_ends' => ['user_id'],
+    ];
+
+    /** What a column refers to, by its name. */
+    public const REFERENCES = [
+        'hours_set_id' => 'hours_sets', 'area_id' => 'areas', 'project_id' => 'projects', 'section_id' => 'sections', 'repeat_id' => 'repeats',
+        'task_id' => 'tasks', 'meeting_id' => 'meetings', 'reserve_id' => 'reserves',
+    ];
+
+    /** Tables whose rows are let go before they are gone: nothing is brought back into one that was. */
+    public const LET_GO = ['projects', 'tasks'];
+}
