@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Area extends Model
 {
+    use WakesQuickly;
+
     /** The eight muted hues, in the order in which areas get them. */
     public const HUES = ['river', 'ochre', 'plum', 'steel', 'clay', 'olive', 'heather', 'slate'];
 

@@ -20,5 +20,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Attachment extends Model
 {
+    use WakesQuickly;
+
     protected $fillable = ['user_id', 'task_id', 'message_id', 'name', 'path', 'type', 'size'];
 }

@@ -28,6 +28,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Block extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     protected $fillable = ['task_id', 'starts_at', 'ends_at', 'anchored', 'put_back', 'state', 'reasons', 'reserve_id'];

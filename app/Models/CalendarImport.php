@@ -26,6 +26,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class CalendarImport extends Model
 {
+    use WakesQuickly;
+
     protected $fillable = ['file_name', 'path', 'total', 'taken', 'added', 'changed', 'problems', 'finished_at'];
 
     protected $attributes = ['taken' => 0, 'added' => 0, 'changed' => 0, 'problems' => '[]'];

@@ -22,6 +22,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class CaptureToken extends Model
 {
+    use WakesQuickly;
+
     protected $fillable = ['name', 'hash', 'last_used_at', 'revoked_at'];
 
     /** @return BelongsTo<User, $this> */

@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class ClosedDay extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     protected $fillable = ['date', 'went_well', 'in_the_way', 'tomorrow', 'slips', 'closed_at'];

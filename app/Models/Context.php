@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Context extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     protected $fillable = ['name', 'position'];

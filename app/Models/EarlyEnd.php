@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class EarlyEnd extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     protected $fillable = ['from_at', 'until_at'];

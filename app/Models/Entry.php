@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Entry extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     protected $fillable = ['task_id', 'block_id', 'starts_at', 'ends_at', 'break'];

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class FilePreview extends Model
 {
+    use WakesQuickly;
+
     protected $table = 'previews';
 
     protected $fillable = ['name', 'format', 'content', 'columns'];

@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class HoursException extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     protected $fillable = ['date', 'stretches'];

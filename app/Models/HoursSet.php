@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class HoursSet extends Model
 {
+    use WakesQuickly;
+
     protected $fillable = ['name', 'week', 'position'];
 
     /** @return BelongsTo<User, $this> */

@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Link extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     protected $fillable = ['user_id', 'address', 'title'];

@@ -22,6 +22,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Meeting extends Model
 {
+    use WakesQuickly;
+
     protected $fillable = ['uid', 'summary', 'source', 'lead_minutes', 'ignored', 'expanded_until'];
 
     protected $attributes = ['ignored' => false, 'lead_minutes' => null];

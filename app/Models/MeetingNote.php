@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class MeetingNote extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     protected $fillable = ['user_id', 'meeting_id', 'starts_at', 'text'];

@@ -27,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Message extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     protected $fillable = ['message_id', 'from_name', 'from_address', 'subject', 'body', 'received_at', 'put_off_until', 'state', 'task_id'];

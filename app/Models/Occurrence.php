@@ -26,6 +26,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Occurrence extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     protected $fillable = ['user_id', 'summary', 'place', 'starts_at', 'ends_at', 'all_day', 'busy'];

@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class OutboxMail extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     protected $fillable = ['to', 'subject', 'body', 'source', 'sent_at'];

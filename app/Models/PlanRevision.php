@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class PlanRevision extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     /** @var list<RefusedTime> said once, with the change: set times that were another's */

@@ -28,6 +28,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 final class Project extends Model
 {
     use SoftDeletes;
+    use WakesQuickly;
 
     protected $fillable = ['area_id', 'name', 'note', 'sequential', 'done_at'];
 

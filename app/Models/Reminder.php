@@ -27,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Reminder extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     protected $fillable = ['key', 'kind', 'title', 'body', 'address', 'task_id', 'at', 'given_to', 'given_at', 'shown_at', 'mailed_at'];

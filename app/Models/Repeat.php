@@ -25,6 +25,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Repeat extends Model
 {
+    use WakesQuickly;
+
     protected $fillable = ['rule', 'after_done', 'days_off', 'pattern', 'begins_on', 'paused_at', 'ended_at'];
 
     protected $attributes = ['days_off' => 'keep', 'rule' => null, 'after_done' => null, 'paused_at' => null, 'ended_at' => null];

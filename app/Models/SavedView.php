@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class SavedView extends Model
 {
+    use WakesQuickly;
+
     protected $fillable = ['name', 'question', 'pinned', 'position'];
 
     protected $attributes = ['pinned' => false, 'position' => 0];

@@ -72,6 +72,7 @@ use Nekto\Core\Task\Importance;
 final class Task extends Model
 {
     use SoftDeletes;
+    use WakesQuickly;
 
     protected $fillable = [
         'area_id', 'title', 'short', 'note', 'stage', 'source', 'typed', 'importance', 'push', 'due_on', 'due_at', 'due_hard',

@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class TaskEvent extends Model
 {
+    use WakesQuickly;
+
     public $timestamps = false;
 
     protected $fillable = ['user_id', 'what', 'facts', 'at'];

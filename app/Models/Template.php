@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Template extends Model
 {
+    use WakesQuickly;
+
     protected $fillable = ['name', 'pattern'];
 
     /** @return array<string, string> */

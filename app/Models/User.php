@@ -41,6 +41,8 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  */
 final class User extends Authenticatable
 {
+    use WakesQuickly;
+
     protected $fillable = [
         'name', 'email', 'password', 'zone', 'margin_percent', 'buffer_before', 'buffer_after', 'lunch_from', 'lunch_to',
         'deep_limit', 'addresses', 'theme', 'single_keys', 'tempo', 'month_first', 'carry_picks', 'mend_asks', 'reminds', 'remind_before',

@@ -9,12 +9,14 @@ use App\Models\Task;
 use App\Models\User;
 use App\Repeats\RepeatObserver;
 use App\Screens\Frame\Frame;
+use App\Screens\Signs;
 use App\Time\Clock;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
@@ -40,6 +42,9 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('upload', fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->user()?->getAuthIdentifier()));
         RateLimiter::for('capture', fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));
         View::composer('screens.*', Frame::class);
+        foreach (['icon', 'spine', 'pressure'] as $sign) {
+            Blade::directive($sign, static fn (string $arguments): string => '<?php echo \\'.Signs::class."::{$sign}({$arguments}); ?>");
+        }
         $this->bindOwnRows();
         // SQLite lets a transaction that has only read so far fail at once when it wants to write and another one has
         // written meanwhile. One that begins with a write waits for its turn instead. (The connection's transaction_mode

@@ -40,10 +40,10 @@
         @foreach ($difference->lines as $line)
             @php $waits = $kind === ChangeKind::Wait && in_array($line['task'], $difference->change->tasks, true); @endphp
             <li class="change-row hue-{{ $line['hue'] }}">
-                <x-spine :importance="$line['importance']" :height="30" />
+                @spine($line['importance'], 30)
                 <div class="grow">
                     <h3>{{ $line['title'] }}</h3>
-                    <p>@if ($line['from'] !== null)<span class="was">{{ $line['from'] }}</span>@else<span class="soft">no time</span>@endif<x-icon name="to" /><span class="is">{{ $line['to'] ?? 'no place' }}</span></p>
+                    <p>@if ($line['from'] !== null)<span class="was">{{ $line['from'] }}</span>@else<span class="soft">no time</span>@endif @icon('to')<span class="is">{{ $line['to'] ?? 'no place' }}</span></p>
                     <p class="soft">{{ ucfirst($line['why']) }}.@if ($line['late']) <span class="coral">{{ $line['late'] }} late.</span>@endif</p>
                 </div>
                 @if ($inPart)

@@ -13,8 +13,8 @@
     @if ($step === MorningStep::Left)
         @if ($morning->forgotten)<p class="warning">The clock of an earlier day still runs. <a href="/work">Say when you stopped</a>.</p>@endif
         @forelse ($morning->left as $one)
-            <div class="morning-row hue-{{ $one['task']->area->hue }}"><x-spine :importance="$one['task']->importance->value ?? 0" :height="30" /><div class="grow"><a href="/tasks/{{ $one['task']->id }}">{{ $one['task']->title }}</a> @if ($one['task']->carried)<span class="soft"><x-icon name="carried" />{{ $one['task']->carried }}</span>@endif
-                <p class="soft">{{ $one['state'] }} <x-icon name="to" /> <b class="strong">{{ $one['next'] ? Times::when($person, $one['next']->starts_at, $now) : 'no place yet' }}</b></p></div>
+            <div class="morning-row hue-{{ $one['task']->area->hue }}">@spine($one['task']->importance->value ?? 0, 30)<div class="grow"><a href="/tasks/{{ $one['task']->id }}">{{ $one['task']->title }}</a> @if ($one['task']->carried)<span class="soft">@icon('carried'){{ $one['task']->carried }}</span>@endif
+                <p class="soft">{{ $one['state'] }} @icon('to') <b class="strong">{{ $one['next'] ? Times::when($person, $one['next']->starts_at, $now) : 'no place yet' }}</b></p></div>
                 @if ($one['next'] && $person->local($one['next']->starts_at)->isSameDay($person->local($now)))
                     <form method="post" action="/blocks/{{ $one['next']->id }}/send">@csrf<input type="hidden" name="mark" value="{{ $one['next']->mark() }}"><button class="button" name="to" value="tomorrow" aria-label="{{ $one['task']->title }} tomorrow instead">Tomorrow</button></form>
                 @else
@@ -30,7 +30,7 @@
             <tr><td>planned so far</td><td @class(['strong', 'coral' => $gauge->over() > 0])>{{ Times::duration($gauge->planned) }}</td></tr>
         </tbody></table>
     @elseif ($step === MorningStep::Candidates)
-        @foreach ($morning->candidates as $one)<div class="morning-row hue-{{ $one['task']->area->hue }}"><x-spine :importance="$one['task']->importance->value ?? 0" :height="18" /><div class="grow"><a href="/tasks/{{ $one['task']->id }}">{{ $one['task']->title }}</a> <span class="soft">{{ $one['why'] }}</span></div><span>{{ Times::column($one['minutes']) }}</span><b class="pull">{{ $one['pull'] }}</b></div>@endforeach
+        @foreach ($morning->candidates as $one)<div class="morning-row hue-{{ $one['task']->area->hue }}">@spine($one['task']->importance->value ?? 0, 18)<div class="grow"><a href="/tasks/{{ $one['task']->id }}">{{ $one['task']->title }}</a> <span class="soft">{{ $one['why'] }}</span></div><span>{{ Times::column($one['minutes']) }}</span><b class="pull">{{ $one['pull'] }}</b></div>@endforeach
     @elseif ($step === MorningStep::Day && $proposal)
         <form method="get" action="{{ $address }}" class="proposal" id="morning-day">
             <input type="hidden" name="morning" value="{{ $next->value }}">

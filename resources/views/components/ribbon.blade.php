@@ -13,7 +13,7 @@
                @if ($sketch === null) href="/shape{{ $piece['kind'] === 'block' ? "?block={$piece['id']}" : '' }}" title="{{ $piece['name'] }}" aria-label="{{ $piece['name'] }}" @endif
                style="--l:{{ $piece['left'] }};--w:{{ $piece['width'] }}">
                 @if ($piece['fits'] === 'in')
-                    <span class="in" aria-hidden="true" @if ($piece['after'] > 0) style="margin-left:{{ $piece['after'] }}%" @endif><b>{{ $piece['label'] }}@if ($piece['anchored'])<x-icon name="anchor" />@endif</b></span>
+                    <span class="in" aria-hidden="true" @if ($piece['after'] > 0) style="margin-left:{{ $piece['after'] }}%" @endif><b>{{ $piece['label'] }}@if ($piece['anchored'])@icon('anchor')@endif</b></span>
                 @elseif ($piece['fits'] === 'beside')
                     <span class="beside" aria-hidden="true">{{ $piece['label'] }}</span>
                 @endif

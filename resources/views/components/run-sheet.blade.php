@@ -30,14 +30,14 @@
                @class(['block', "block-{$item['size']}", "block-{$item['state']}", "hue-{$item['hue']}", 'deep' => $item['deep'], 'block-tight' => $item['size'] === 'tall' && $item['height'] < 54, 'block-movable' => $item['movable'], 'block-begun' => $item['begun'], 'block-chosen' => $item['chosen'], 'block-going' => $difference !== null && in_array($item['id'], $difference->going, true), 'block-batched' => $item['batched']])
                aria-label="{{ $item['title'] }}, {{ $item['range'] }}, {{ $item['area'] }}{{ $item['key'] ? ', key task' : '' }}{{ $item['deep'] ? ', deep' : '' }}{{ $item['anchored'] ? ', anchored' : '' }}{{ $item['state'] !== 'planned' ? ", {$item['state']}" : '' }}" @if ($item['chosen']) aria-current="true" @endif
                draggable="false" style="--t:{{ $item['top'] }};--h:{{ $item['height'] }}">
-                <x-spine :importance="$item['importance']" :height="$item['height']" />
+                @spine($item['importance'], $item['height'])
                 <span class="body">
                     <span class="title">{{ $item['title'] }}</span>
                     @if ($item['key'])<span class="key-word">key</span>@endif
-                    @if ($item['anchored'] && ! $item['batched'])<x-icon name="anchor" />@endif
-                    @if ($item['carried'] > 0 && $item['state'] === 'planned')<span><x-icon name="carried" />{{ $item['carried'] }}</span>@endif
+                    @if ($item['anchored'] && ! $item['batched'])@icon('anchor')@endif
+                    @if ($item['carried'] > 0 && $item['state'] === 'planned')<span>@icon('carried'){{ $item['carried'] }}</span>@endif
                     <span class="minutes">{{ Times::column($item['minutes']) }}</span>
-                    @if ($item['state'] === 'planned')<x-pressure :percent="$item['pressure']" />@endif
+                    @if ($item['state'] === 'planned')@pressure($item['pressure'])@endif
                     @if ($item['size'] === 'tall')<span class="second"><span>{{ $item['range'] }}</span><span>{{ $item['extra'] }}</span></span>@endif
                 </span>
                 @if ($item['movable'])<span class="grip" data-grip></span>@endif

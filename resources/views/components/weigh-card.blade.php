@@ -15,7 +15,7 @@
     @if ($task->note)<p class="note-text">{{ Str::limit(Str::squish($task->note), 180) }}</p>@endif
     <fieldset class="levels hue-{{ $task->area->hue }}"><legend class="sr-only">Importance</legend>
         @foreach (Nekto\Core\Task\Importance::cases() as $case)
-            <label><input type="radio" name="importance" value="{{ $case->value }}" data-page-key="{{ $case->value }}" @checked($chosen === $case->value)><x-spine :importance="$case->value" /><span>{{ $case->word() }}</span><kbd class="key">{{ $case->value }}</kbd></label>
+            <label><input type="radio" name="importance" value="{{ $case->value }}" data-page-key="{{ $case->value }}" @checked($chosen === $case->value)>@spine($case->value)<span>{{ $case->word() }}</span><kbd class="key">{{ $case->value }}</kbd></label>
         @endforeach
     </fieldset>
     @error('importance')<p class="error" role="alert">{{ $message }}</p>@enderror

@@ -7,7 +7,7 @@
     @foreach ($rows as $one)
         @php $task = $tasks[$one->id]; $form = "weigh-{$task->id}"; $wrong = old('form') === $form; @endphp
         <tr id="row-{{ $task->id }}" data-row tabindex="0" aria-label="{{ $task->title }}">
-            <td><span class="title"><input type="checkbox" name="ids[]" value="{{ $task->id }}" form="sort" data-key=" " aria-label="Choose {{ $task->title }}"><span class="swatch hue-{{ $task->area->hue }}" title="{{ $task->area->name }}"></span><a href="/tasks/{{ $task->id }}">{{ $task->title }}</a>@if ($task->carried > 0)<span class="soft"><x-icon name="carried" /> {{ $task->carried }}</span>@endif</span>
+            <td><span class="title"><input type="checkbox" name="ids[]" value="{{ $task->id }}" form="sort" data-key=" " aria-label="Choose {{ $task->title }}"><span class="swatch hue-{{ $task->area->hue }}" title="{{ $task->area->name }}"></span><a href="/tasks/{{ $task->id }}">{{ $task->title }}</a>@if ($task->carried > 0)<span class="soft">@icon('carried') {{ $task->carried }}</span>@endif</span>
                 <details class="asks asks-row"><summary class="button button-bare" data-key="o" aria-label="More of {{ $task->title }}">more</summary>
                     <form method="post" action="/tasks/{{ $task->id }}" class="menu">@csrf @method('patch')<input type="hidden" name="back" value="{{ url()->full() }}">
                         <label for="title-{{ $task->id }}">Name</label><input class="field" id="title-{{ $task->id }}" name="title" value="{{ $task->title }}" maxlength="200" required>
@@ -22,7 +22,7 @@
                 <form class="worth hue-{{ $task->area->hue }}" method="post" action="/tasks/{{ $task->id }}">
                     @csrf @method('patch')
                     @foreach (Nekto\Core\Task\Importance::cases() as $case)
-                        <button name="importance" value="{{ $case->value }}" data-key="{{ $case->value }}" aria-pressed="{{ $task->importance === $case ? 'true' : 'false' }}"><x-spine :importance="$case->value" />{{ $case->word() }}</button>
+                        <button name="importance" value="{{ $case->value }}" data-key="{{ $case->value }}" aria-pressed="{{ $task->importance === $case ? 'true' : 'false' }}">@spine($case->value){{ $case->word() }}</button>
                     @endforeach
                 </form>
             </td>

@@ -35,7 +35,7 @@
                 <li id="item-{{ $item->id }}">
                     <label class="pick"><input type="checkbox" name="ids[]" value="{{ $item->id }}" form="sort" aria-label="Choose {{ $item->title }}" data-key=" "></label>
                     <span class="when soft">{{ Times::when($person, $item->created_at, $now) }}</span>
-                    <span class="source"><x-icon :name="$item->source" /> {{ __("gather.source.{$item->source}") }}</span>
+                    <span class="source">@icon($item->source) {{ __("gather.source.{$item->source}") }}</span>
                     <span class="swatch hue-{{ $item->area->hue }}" title="{{ $item->area->name }}"></span>
                     <span class="what"><a href="/tasks/{{ $item->id }}" data-row>{{ $item->title }}</a> @if ($item->note)<span class="soft">{{ Str::limit(Str::squish($item->note), 60) }}</span>@endif
                         @if ($item->estimate !== null && $item->estimate <= 2)<span class="hint-now">under two minutes: do it at once</span>@endif</span>
@@ -91,7 +91,7 @@
                     <span class="swatch"></span>
                     <span class="what"><a href="/messages/{{ $message->id }}" data-row>{{ $message->subject }}</a> <span class="soft">{{ Str::limit(Str::squish($message->body), 64) }}</span></span>
                     <span class="facts">
-                        @if ($message->attachments_count)<span><x-icon name="file" /> {{ $message->attachments_count }}</span>@endif
+                        @if ($message->attachments_count)<span>@icon('file') {{ $message->attachments_count }}</span>@endif
                         <span class="buttons">
                             <form method="post" action="/messages/{{ $message->id }}/take">@csrf<button class="button" data-key="k">Make it a task <kbd>K</kbd></button></form>
                             <x-put-off :message="$message" />

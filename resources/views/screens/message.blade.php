@@ -11,5 +11,5 @@
     @error('until')<p class="error" role="alert">{{ $message }}</p>@enderror
     <div class="section-head"></div>
     <div class="letter">{{ $message->body }}</div>
-    @foreach ($message->attachments as $file)<div class="list-row"><span class="grow"><x-icon name="file" /> <a href="/files/{{ $file->id }}" data-whole download>{{ $file->name }}</a> <span class="soft">{{ number_format($file->size / 1000, 0) }} kB</span></span></div>@endforeach
+    @foreach ($message->attachments as $file)<div class="list-row"><span class="grow">@icon('file') <a href="/files/{{ $file->id }}" data-whole download>{{ $file->name }}</a> <span class="soft">{{ number_format($file->size / 1000, 0) }} kB</span></span></div>@endforeach
 </x-layout>

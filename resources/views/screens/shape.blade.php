@@ -15,9 +15,9 @@
             <span class="area-sum"><span class="swatch hue-{{ $area['hue'] }}"></span>&nbsp; {{ $area['name'] }} &nbsp;<b class="strong">{{ Times::duration($area['minutes']) }}</b></span>
         @endforeach
         <span class="end">
-            <a class="button button-bare to-day" href="/shape/{{ $day->plusDays(-1)->asString() }}" data-go="ArrowLeft"><x-icon name="before" /> <span>{{ $date->subDay()->format('D j') }}</span></a>
+            <a class="button button-bare to-day" href="/shape/{{ $day->plusDays(-1)->asString() }}" data-go="ArrowLeft">@icon('before') <span>{{ $date->subDay()->format('D j') }}</span></a>
             @unless ($isToday)<a class="button button-bare" href="/shape">Today</a>@endunless
-            <a class="button button-bare to-day" href="/shape/{{ $day->plusDays(1)->asString() }}" data-go="ArrowRight"><span>{{ $date->addDay()->format('D j') }}</span> <x-icon name="after" /></a>
+            <a class="button button-bare to-day" href="/shape/{{ $day->plusDays(1)->asString() }}" data-go="ArrowRight"><span>{{ $date->addDay()->format('D j') }}</span> @icon('after')</a>
             @unless ($isPast)
                 <a class="button" href="{{ $address }}?propose=1" data-page-key="y" data-here>Propose a day <kbd>Y</kbd></a>
                 <a @class(['button', 'button-over-line' => $overfull]) href="{{ $address }}?change=wait" data-page-key="w" data-here>What can wait <kbd>W</kbd></a>
@@ -59,7 +59,7 @@
                     <div class="section-head section-over"><h2>Moved by itself</h2><span class="soft">{{ count($mended) }} {{ count($mended) === 1 ? 'move' : 'moves' }}</span></div>
                     @foreach (array_slice($mended, 0, 6) as $line)
                         <div class="change"><h3>{{ $line['title'] }}</h3>
-                            <p>@if ($line['from'] !== null)<span class="was">{{ $line['from'] }}</span>@endif<x-icon name="to" /><span class="is">{{ $line['to'] ?? 'no place' }}</span></p>
+                            <p>@if ($line['from'] !== null)<span class="was">{{ $line['from'] }}</span>@endif @icon('to')<span class="is">{{ $line['to'] ?? 'no place' }}</span></p>
                             <p>{{ ucfirst($line['why']) }}.</p></div>
                     @endforeach
                     @if (count($mended) > 6)<p class="soft">and {{ count($mended) - 6 }} more</p>@endif

@@ -6,7 +6,7 @@
 @endphp
 <x-layout :title="$task->title" :station="$task->stage->value === 'inbox' ? 'gather' : 'weigh'">
     <div class="title-row"><h1>{{ $task->title }}</h1>
-        <span class="soft">{{ ['inbox' => 'in the inbox', 'open' => '', 'waiting' => 'waiting for '.$task->waiting_for, 'someday' => 'for someday', 'reference' => 'kept as a note'][$task->stage->value] }} @if ($task->done_at) done @endif @if ($task->carried > 0)<x-icon name="carried" /> carried over {{ $task->carried }} times @endif</span>
+        <span class="soft">{{ ['inbox' => 'in the inbox', 'open' => '', 'waiting' => 'waiting for '.$task->waiting_for, 'someday' => 'for someday', 'reference' => 'kept as a note'][$task->stage->value] }} @if ($task->done_at) done @endif @if ($task->carried > 0)@icon('carried') carried over {{ $task->carried }} times @endif</span>
         <span class="end">
             @if ($task->stage->value === 'inbox')<form method="post" action="/tasks/{{ $task->id }}/weigh">@csrf<button class="button">Weigh it</button></form>@endif
             @if ($task->done_at === null)<form method="post" action="/work/start/{{ $task->id }}">@csrf<button class="button">Begin now</button></form>@endif
@@ -94,11 +94,11 @@
         <form method="post" action="/tasks/{{ $task->id }}/template" class="pair">@csrf<input class="field" name="name" placeholder="{{ $task->title }}" aria-label="Name of the template" maxlength="200"><button class="button">Keep as template</button></form>
         <div class="section-head"><h2>Links and files</h2></div>
         @foreach ($task->links as $link)
-            <div class="list-row"><span class="grow"><x-icon name="link" /> @if (str_starts_with($link->address, '/'))<a href="{{ $link->address }}">{{ $link->title }}</a>@else<a href="{{ $link->address }}" rel="noopener noreferrer" target="_blank">{{ $link->title ?? Str::limit($link->address, 60) }}</a>@endif</span>
+            <div class="list-row"><span class="grow">@icon('link') @if (str_starts_with($link->address, '/'))<a href="{{ $link->address }}">{{ $link->title }}</a>@else<a href="{{ $link->address }}" rel="noopener noreferrer" target="_blank">{{ $link->title ?? Str::limit($link->address, 60) }}</a>@endif</span>
                 <form method="post" action="/links/{{ $link->id }}">@csrf @method('delete')<button class="button button-bare" aria-label="Take the link away">×</button></form></div>
         @endforeach
         @foreach ($task->attachments as $file)
-            <div class="list-row"><span class="grow"><x-icon name="file" /> <a href="/files/{{ $file->id }}" data-whole download>{{ $file->name }}</a> <span class="soft">{{ number_format($file->size / 1000, 0) }} kB</span></span>
+            <div class="list-row"><span class="grow">@icon('file') <a href="/files/{{ $file->id }}" data-whole download>{{ $file->name }}</a> <span class="soft">{{ number_format($file->size / 1000, 0) }} kB</span></span>
                 <form method="post" action="/files/{{ $file->id }}">@csrf @method('delete')<button class="button button-bare" aria-label="Take {{ $file->name }} away">×</button></form></div>
         @endforeach
         <form method="post" action="/tasks/{{ $task->id }}/links" class="pair" data-clear>@csrf<input class="field" name="address" type="url" placeholder="https://" aria-label="Address" maxlength="2000" value="{{ old('address') }}"><button class="button">Add link</button></form>

@@ -28,7 +28,7 @@
                         <li><a id="mark-{{ $task->id }}" href="/weigh?item={{ $task->id }}{{ $zoom ? '&zoom='.$zoom : '' }}" data-row data-mark="{{ $task->id }}" data-due="{{ $task->due_at ? '' : $task->due_on }}" data-importance="{{ $one->importance->value }}"
                             @class(['mark', "hue-{$task->area->hue}", 'mark-deep' => $task->demand->value === 'deep', 'mark-left' => $mark['left'], 'mark-bare' => ! $mark['named']])
                             style="left:{{ round(100 * $mark['x'], 3) }}%;top:{{ round(100 * $mark['y'], 3) }}%;--w:{{ round(App\Screens\Weigh\Field::markWidth($one->left), 1) }}px">
-                            <span class="bar" aria-hidden="true"></span><span class="name">{{ $task->shortTitle() }}@if ($one->pressure() !== null)<x-pressure :percent="$one->pressure()" />@endif</span>
+                            <span class="bar" aria-hidden="true"></span><span class="name">{{ $task->shortTitle() }}@if ($one->pressure() !== null)@pressure($one->pressure())@endif</span>
                             <span class="tip">{{ $task->title }}: pull {{ $one->pull->total() }} = importance {{ $one->pull->importance }} + pressure {{ $one->pull->pressure }}@if ($one->pressure() !== null) ({{ $one->pressure() }} %)@endif @if ($one->pull->push) + push {{ $one->pull->push }}@endif + age {{ $one->pull->age }}@if ($one->due), due {{ Times::day($person, $one->due, $now) }}@endif @if ($one->left), {{ Times::duration($one->left) }}@endif</span></a></li>
                     @endforeach
                 </ul>

@@ -39,12 +39,12 @@
             </div></section>
         @elseif ($task)
             <section @class(['work-now', 'work-deep' => $task->demand->value === 'deep', "hue-{$task->area->hue}"]) aria-labelledby="work-title">
-                <x-spine :importance="$task->importance->value ?? 0" class="work-spine" />
+                @spine($task->importance->value ?? 0, 40, 'work-spine')
                 <div class="work-body">
                     <div class="work-top">
                         <div><p>{{ $task->area->name }}{{ $task->project ? ', '.$task->project->name : '' }} @if ($isKey)<span>· key task</span>@endif</p>
                             <h1 id="work-title">{{ $task->title }}</h1>
-                            @if ($candidate)<x-pressure :percent="$candidate->pressure()" /><p>@if ($candidate->due)due {{ Times::when($person, $candidate->due, $now) }}@else no due date @endif @if ($candidate->pressure() !== null) · pressure {{ $candidate->pressure() }} % @endif · pull {{ $candidate->pull->total() }}</p>@endif</div>
+                            @if ($candidate)@pressure($candidate->pressure())<p>@if ($candidate->due)due {{ Times::when($person, $candidate->due, $now) }}@else no due date @endif @if ($candidate->pressure() !== null) · pressure {{ $candidate->pressure() }} % @endif · pull {{ $candidate->pull->total() }}</p>@endif</div>
                         <div class="work-left"><p class="big" @if ($isOn) data-runs="{{ $until?->getTimestamp() }}" @endif>{{ $left === null ? '–' : Times::duration($left) }}</p>
                             <p>@if ($waitsToBegin) begins {{ Times::when($person, $block->starts_at, $now) }} @elseif ($until && $nextMeeting && $until == $nextMeeting->starts_at) left until {{ $nextMeeting->summary }}, {{ Times::clock($person, $until) }} @elseif ($until) left until {{ Times::clock($person, $until) }} @else no block now @endif</p>
                             <p>{{ Times::duration($spent) }} done today{{ $task->minutes_left === null ? '' : ', '.Times::duration((int) $task->minutes_left).' of work left' }}</p></div>
@@ -80,7 +80,7 @@
             <div class="work-next">
                 @forelse ($next as $one)
                     @if ($one instanceof Block)
-                        <div class="next-block hue-{{ $one->task->area->hue }}"><x-spine :importance="$one->task->importance->value ?? 0" /><div><b>{{ $one->task->title }} @if ($one->anchored)<x-icon name="anchor" />@endif</b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}</span></div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span>
+                        <div class="next-block hue-{{ $one->task->area->hue }}">@spine($one->task->importance->value ?? 0)<div><b>{{ $one->task->title }} @if ($one->anchored)@icon('anchor')@endif</b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}</span></div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span>
                             <form method="post" action="/work/start/{{ $one->task_id }}">@csrf<input type="hidden" name="block" value="{{ $one->id }}"><button class="button" aria-label="Begin {{ $one->task->title }} now">Begin now</button></form></div>
                     @else
                         <div class="next-block next-meeting"><div><b><a href="/occurrences/{{ $one->id }}">{{ $one->summary }}</a></b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}{{ $one->place ? ', '.$one->place : '' }}</span></div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span></div>
@@ -102,7 +102,7 @@
             <ol class="subtasks">@foreach ($task->subtasks as $one)<li id="subtask-{{ $one->id }}"><form method="post" action="/subtasks/{{ $one->id }}">@csrf @method('patch')<input type="hidden" name="done" value="{{ $one->done_at ? 0 : 1 }}"><button class="tick" aria-pressed="{{ $one->done_at ? 'true' : 'false' }}" aria-label="{{ $one->title }} done"></button></form><span @class(['grow', 'struck' => $one->done_at])>{{ $one->title }}</span><span class="soft">{{ $one->estimate ? Times::column($one->estimate) : '' }}</span></li>@endforeach</ol>
             <div class="section-head"><h2>Notes</h2><span class="soft"><a href="/tasks/{{ $task->id }}">the whole task</a></span></div>
             @if ($task->note)<x-markdown :text="$task->note" />@else<p class="soft">none</p>@endif
-            @foreach ($task->links as $link)<p><x-icon name="link" /> <a href="{{ $link->address }}" rel="noopener noreferrer">{{ $link->title ?? Str::limit($link->address, 50) }}</a></p>@endforeach
+            @foreach ($task->links as $link)<p>@icon('link') <a href="{{ $link->address }}" rel="noopener noreferrer">{{ $link->title ?? Str::limit($link->address, 50) }}</a></p>@endforeach
         @endif
         <div class="section-head"><h2>Block by block</h2></div>
         <table class="account"><thead><tr><th>today</th><th>planned</th><th>actual</th><th>differs</th></tr></thead><tbody>
