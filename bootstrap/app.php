@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\ConflictAnswer;
 use App\Http\Middleware\AsksAside;
+use App\Http\Middleware\KnowsPerson;
 use App\Http\Middleware\MendPlan;
 use App\Http\Middleware\SecurityHeaders;
 use App\Models\Block;
@@ -25,7 +26,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->validateCsrfTokens(except: ['capture']); // a token of its own stands for the session there
-        $middleware->alias(['mend' => MendPlan::class, 'aside' => AsksAside::class]);
+        $middleware->alias(['mend' => MendPlan::class, 'aside' => AsksAside::class, 'known' => KnowsPerson::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/shape');
     })

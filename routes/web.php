@@ -32,7 +32,12 @@ use App\Http\Controllers\TryController;
 use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WeighController;
 use App\Http\Controllers\WorkController;
+use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
+use Illuminate\View\Middleware\ShareErrorsFromSession;
 
 Route::redirect('/', '/shape');
 
@@ -47,6 +52,9 @@ Route::middleware('throttle:capture')->group(function (): void {
     Route::get('/capture', [CaptureController::class, 'show'])->name('capture.show');
     Route::post('/capture', [CaptureController::class, 'store'])->name('capture.store');
 });
+
+Route::get('/pulse', PulseController::class)->name('pulse')->middleware('known')
+    ->withoutMiddleware([AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class, SubstituteBindings::class]);
 
 Route::middleware(['auth', 'mend'])->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
@@ -184,7 +192,6 @@ Route::middleware(['auth', 'mend'])->group(function (): void {
     Route::patch('/settings/contexts/{context}', [AreaController::class, 'updateContext'])->name('contexts.update');
     Route::delete('/settings/contexts/{context}', [AreaController::class, 'destroyContext'])->name('contexts.destroy');
 
-    Route::get('/pulse', PulseController::class)->name('pulse')->middleware('aside');
     Route::get('/outbox', [OutboxController::class, 'index'])->name('outbox.index');
     Route::get('/outbox/{mail}', [OutboxController::class, 'show'])->name('outbox.show');
     Route::get('/outbox/{mail}/source', [OutboxController::class, 'source'])->name('outbox.source');

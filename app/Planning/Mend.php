@@ -7,6 +7,7 @@ namespace App\Planning;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\User;
+use App\Rows\WorkTime;
 use App\Rows\WorkTimeLoader;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
@@ -18,10 +19,14 @@ final readonly class Mend
 {
     public function __construct(private Replan $replan, private WorkTimeLoader $times) {}
 
-    /** Null if nothing had to move, or if the person wants to be asked first. */
-    public function __invoke(User $user, CarbonImmutable $now): ?PlanRevision
+    /**
+     * Null if nothing had to move, or if the person wants to be asked first.
+     *
+     * @param  WorkTime|null  $time  from today on for as long as work is laid out, if it is at hand
+     */
+    public function __invoke(User $user, CarbonImmutable $now, ?WorkTime $time = null): ?PlanRevision
     {
-        if ($user->mend_asks || ! $this->isNeeded($user, $now)) {
+        if ($user->mend_asks || ! $this->isNeeded($user, $now, $time)) {
             return null;
         }
 
@@ -32,20 +37,21 @@ final readonly class Mend
     }
 
     /** @phpstan-impure another process may have mended the plan meanwhile */
-    public function isNeeded(User $user, CarbonImmutable $now): bool
+    public function isNeeded(User $user, CarbonImmutable $now, ?WorkTime $time = null): bool
     {
-        return $user->blocks()->passed($now)->exists() || $this->liesUnderMeeting($user, $now);
+        return $user->blocks()->passed($now)->exists() || $this->liesUnderMeeting($user, $now, $time);
     }
 
     /** True where a block that planning may move lies on time that is busy now. Both are walked once. */
-    private function liesUnderMeeting(User $user, CarbonImmutable $now): bool
+    private function liesUnderMeeting(User $user, CarbonImmutable $now, ?WorkTime $time): bool
     {
         $blocks = $user->blocks()->planned()->where('anchored', false)->where('put_back', false)->where('starts_at', '>', $now)
             ->orderBy('starts_at')->toBase()->get(['starts_at', 'ends_at']);
         if ($blocks->isEmpty()) {
             return false;
         }
-        $busy = $this->times->load($user, Moments::today($user, $now), (int) config('nekto.horizon_days') + 1)->busy->intervals;
+        $time ??= $this->times->load($user, Moments::today($user, $now), (int) config('nekto.horizon_days') + 1);
+        $busy = $time->busy->intervals;
         $next = 0;
         foreach ($blocks as $block) {
             $time = new Interval(Moments::stored($block->starts_at), Moments::stored($block->ends_at));

@@ -8,6 +8,8 @@ use App\Edits\TaskHistory;
 use App\Models\Task;
 use App\Models\User;
 use App\Repeats\RepeatObserver;
+use App\Rows\Desk;
+use App\Rows\WorkTimeLoader;
 use App\Screens\Frame\Frame;
 use App\Screens\Signs;
 use App\Time\Clock;
@@ -15,6 +17,7 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\Request;
+use Illuminate\Routing\Events\RouteMatched;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Event;
@@ -46,6 +49,9 @@ final class AppServiceProvider extends ServiceProvider
             Blade::directive($sign, static fn (string $arguments): string => '<?php echo \\'.Signs::class."::{$sign}({$arguments}); ?>");
         }
         $this->bindOwnRows();
+        // What a page looks at is read once in a request; the present and the person are those of the request.
+        $this->app->bind(Desk::class, fn (): Desk => $this->desk());
+        Event::listen(RouteMatched::class, static fn (RouteMatched $matched) => $matched->route->flushController()); // a process that answers many requests keeps no desk of the last one
         // SQLite lets a transaction that has only read so far fail at once when it wants to write and another one has
         // written meanwhile. One that begins with a write waits for its turn instead. (The connection's transaction_mode
         // would do the same, but only from PHP 8.4 on.)
@@ -54,6 +60,17 @@ final class AppServiceProvider extends ServiceProvider
                 $event->connection->unprepared('update migrations set batch = batch where 0');
             }
         });
+    }
+
+    private function desk(): Desk
+    {
+        $of = $this->app->make(Request::class)->attributes;
+        if (! $of->has(Desk::class)) {
+            $person = static fn (): User => ($user = Auth::user()) instanceof User ? $user : throw new \LogicException('Behind the sign-in.');
+            $of->set(Desk::class, new Desk($person, Clock::now(), $this->app->make(WorkTimeLoader::class)));
+        }
+
+        return $of->get(Desk::class);
     }
 
     /** Rows in addresses are looked up among the person's own: those of others do not exist. */

@@ -14,68 +14,67 @@ use Nekto\Core\Pressure\DemandCurve;
 use Nekto\Core\Pressure\Pull;
 use Nekto\Core\Pressure\Push;
 use Nekto\Core\Task\Importance;
-use Nekto\Core\Time\LocalDay;
 use Nekto\Core\Time\Timeline;
 
-/** Pressure, room and pull of a person's open tasks. Rows are read bare: of hundreds only a few are shown. */
-final readonly class Candidates
+/** Pressure, room and pull of a person's open tasks, in one query. Rows are read bare: of hundreds only a few are shown. */
+final class Candidates
 {
-    /** Due dates further ahead than this are measured against the open time of so many days. */
-    public const DAYS = 92;
-
-    public function __construct(private WorkTimeLoader $times) {}
-
-    /** Hours and meetings from a day on, far enough ahead for of(). */
-    public function time(User $user, LocalDay $from): WorkTime
-    {
-        return $this->times->load($user, $from, self::DAYS);
-    }
-
-    /** @return Collection<int, Candidate> by task id, the oldest first */
-    public function of(User $user, PlannedTimes $planned, WorkTime $time, CarbonImmutable $now): Collection
+    /**
+     * @param  WorkTime  $time  from today on; due dates beyond it are measured against the open time it has
+     * @param  WhatIf|null  $if  a task that is taken to be otherwise than it is
+     */
+    public static function of(User $user, PlannedTimes $planned, WorkTime $time, CarbonImmutable $now, ?WhatIf $if = null): OpenTasks
     {
         $minute = Moments::minute($now);
-        $rows = $this->rows($user);
-        $taken = $planned->anchored($minute);
+        [$rows, $steps] = self::rows($user, $if);
         $due = $work = [];
         foreach ($rows as $row) {
-            $set = (int) $row->hours_set_id;
-            $due[$row->id] = $time->due($row->due_on, $row->due_at, $set);
+            $due[$row->id] = $time->due($row->due_on, $row->due_at, (int) $row->hours_set_id);
             if ($due[$row->id] !== null && $row->importance !== null) {
-                $work[$set][] = [$due[$row->id], max(0, (int) $row->minutes_left - $planned->anchoredMinutes((int) $row->id, $minute))];
+                $work[(int) $row->hours_set_id][] = [$due[$row->id], max(0, (int) $row->minutes_left - $planned->anchoredMinutes((int) $row->id, $minute))];
             }
         }
-        $steps = Steps::of($user);
+        $taken = $planned->anchored($minute);
         $curves = [];
         foreach (array_keys($time->hours) as $set) {
             $curves[$set] = new DemandCurve($work[$set] ?? [], new Timeline($time->open($set)->without($taken)), $minute);
         }
-
-        return $rows->mapWithKeys(static function (object $row) use ($due, $curves, $minute, $steps): array {
+        $all = [];
+        foreach ($rows as $row) {
             $demand = $due[$row->id] === null ? null : $curves[$row->hours_set_id]->at($due[$row->id]);
             $importance = Importance::tryFrom((int) $row->importance);
-            $days = intdiv($minute - Moments::stored($row->created_at), 1440);
-
-            return [(int) $row->id => new Candidate(
+            $all[(int) $row->id] = new Candidate(
                 (int) $row->id,
                 $importance,
                 $row->minutes_left === null ? null : (int) $row->minutes_left,
                 (int) $row->carried,
                 $due[$row->id],
                 $demand,
-                Pull::of($importance, $demand?->pressure(), Push::from((int) $row->push), $days),
+                Pull::of($importance, $demand?->pressure(), Push::from((int) $row->push), intdiv($minute - Moments::stored($row->created_at), 1440)),
                 ! isset($steps->before[$row->id]),
                 (int) $row->hours_set_id,
-            )];
-        });
+            );
+        }
+
+        return new OpenTasks(new Collection($all), $curves);
     }
 
-    /** @return Collection<int, \stdClass> */
-    private function rows(User $user): Collection
+    /** @return array{list<\stdClass>, Steps} open tasks, the oldest first, and the order of sequential steps */
+    private static function rows(User $user, ?WhatIf $if): array
     {
-        return DB::table('tasks')->join('areas', 'areas.id', 'tasks.area_id')
-            ->where('tasks.user_id', $user->id)->where('stage', TaskStage::Open->value)->whereNull('done_at')->whereNull('deleted_at')
+        $all = DB::table('tasks')->join('areas', 'areas.id', 'tasks.area_id')->leftJoin('projects', 'projects.id', 'tasks.project_id')->leftJoin('sections', 'sections.id', 'tasks.section_id')
+            ->where('tasks.user_id', $user->id)->whereIn('stage', [TaskStage::Inbox->value, TaskStage::Open->value, TaskStage::Waiting->value])->whereNull('tasks.done_at')->whereNull('tasks.deleted_at')
             ->orderBy('tasks.created_at')->orderBy('tasks.id')
-            ->get(['tasks.id', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'due_on', 'due_at', 'minutes_left', 'carried', 'tasks.created_at']);
+            ->get(['tasks.id', 'stage', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'due_on', 'due_at', 'minutes_left', 'carried', 'tasks.created_at',
+                'tasks.project_id', 'tasks.section_id', 'tasks.position', DB::raw('coalesce(sections.sequential, projects.sequential, 0) as sequential')]);
+        $rows = [];
+        foreach ($all as $row) {
+            if ($if !== null && (int) $row->id === $if->task) {
+                [$row->stage, $row->importance, $row->due_on, $row->due_at, $row->minutes_left] = [TaskStage::Open->value, $if->importance?->value, $if->dueOn, null, $if->minutes];
+            }
+            $row->stage === TaskStage::Open->value && $rows[] = $row;
+        }
+
+        return [$rows, Steps::among($all->filter(static fn (\stdClass $row): bool => (bool) $row->sequential && $row->project_id !== null)->sortBy([['position', 'asc'], ['id', 'asc']])->all())];
     }
 }

@@ -25,6 +25,13 @@ final readonly class Steps
             ->whereRaw('coalesce(sections.sequential, projects.sequential) = 1')
             ->orderBy('tasks.position')->orderBy('tasks.id')
             ->get(['tasks.id', 'tasks.project_id', 'tasks.section_id', 'stage', 'importance', 'minutes_left']);
+
+        return self::among($rows->all());
+    }
+
+    /** @param  iterable<\stdClass>  $rows  open steps of sequential projects and sections, in their order */
+    public static function among(iterable $rows): self
+    {
         $before = $stuck = $last = $closed = [];
         foreach ($rows as $row) {
             $group = "{$row->project_id}/{$row->section_id}";

@@ -74,6 +74,29 @@ final readonly class WorkTime
         $this->open = array_map(fn (IntervalSet $set): IntervalSet => $set->without($this->busy), $hours);
     }
 
+    /** One of its days by itself; meetings and reserves that reach into it are there whole. */
+    public function on(LocalDay $day): self
+    {
+        $span = $this->zone->day($day);
+        $around = new Interval($span->start - 720, $span->end + 720);
+
+        return new self(
+            $this->user,
+            $day,
+            1,
+            $this->sets,
+            $this->occurrences->filter(static fn (Occurrence $one): bool => RowMapper::start($one) < $around->end && RowMapper::end($one) > $around->start),
+            array_values(array_filter($this->reserves, static fn (Reserve $one): bool => RowMapper::time($one)->overlaps($around))),
+            array_values(array_filter($this->ended, static fn (Interval $one): bool => $one->overlaps($around))),
+        );
+    }
+
+    /** True if it reaches over all of a day. */
+    public function covers(LocalDay $day): bool
+    {
+        return $day->number >= $this->first->number && $day->number < $this->first->number + $this->days;
+    }
+
     public function span(): Interval
     {
         return new Interval($this->zone->at($this->first, 0), $this->zone->at($this->first->plusDays($this->days), 0));

@@ -4,32 +4,81 @@ declare(strict_types=1);
 
 namespace App\Rows;
 
-use App\Models\EarlyEnd;
+use App\Models\HoursException;
+use App\Models\HoursSet;
+use App\Models\Meeting;
+use App\Models\Occurrence;
+use App\Models\Reserve;
 use App\Models\User;
 use App\Time\Moments;
 use App\Time\Zones;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\LocalDay;
 
-/** Reads a person's hours and meetings over some days, in five queries. */
+/** Reads a person's hours and meetings over some days, in three queries. */
 final readonly class WorkTimeLoader
 {
+    /** Hours around the days that are read along, for buffers that reach in. */
+    private const AROUND = 12;
+
     public function load(User $user, LocalDay $first, int $days): WorkTime
     {
         $zone = Zones::named($user->zone);
-        $from = Moments::moment($zone->at($first, 0))->subHours(12); // for buffers that reach in
-        $until = Moments::moment($zone->at($first->plusDays($days), 0))->addHours(12);
+        $from = Moments::moment($zone->at($first, 0))->subHours(self::AROUND);
+        $until = Moments::moment($zone->at($first->plusDays($days), 0))->addHours(self::AROUND);
+        [$reserves, $ended] = $this->kept($user, $from, $until);
 
-        return new WorkTime(
-            $user,
-            $first,
-            $days,
-            $user->hoursSets()->with('exceptions')->get(),
-            $user->occurrences()->with('meeting:id,lead_minutes,ignored')
-                ->where('starts_at', '<', $until)->where('ends_at', '>', $from)->orderBy('starts_at')->orderBy('id')->get(),
-            array_values($user->reserves()->where('starts_at', '<', $until)->where('ends_at', '>', $from)->get()->all()),
-            array_values($user->earlyEnds()->where('from_at', '<', $until)->where('until_at', '>', $from)->get()
-                ->map(static fn (EarlyEnd $one): Interval => new Interval(Moments::minute($one->from_at), Moments::minute($one->until_at)))->all()),
+        return new WorkTime($user, $first, $days, $this->sets($user), $this->occurrences($user, $from, $until), $reserves, $ended);
+    }
+
+    /** @return Collection<int, HoursSet> with their exceptions */
+    private function sets(User $user): Collection
+    {
+        $sets = $user->hoursSets()->select('hours_sets.*')->selectRaw(
+            "(select json_group_array(json_object('id', id, 'date', date, 'stretches', stretches)) from (select * from hours_exceptions where hours_set_id = hours_sets.id order by date)) as dates",
+        )->get();
+        foreach ($sets as $set) {
+            $set->setRelation('exceptions', HoursException::hydrate(json_decode((string) $set->getAttributes()['dates'], true, 8, JSON_THROW_ON_ERROR)));
+        }
+
+        return $sets->toBase();
+    }
+
+    /** @return Collection<int, Occurrence> with their meetings, by start */
+    private function occurrences(User $user, CarbonImmutable $from, CarbonImmutable $until): Collection
+    {
+        $rows = $user->occurrences()->join('meetings', 'meetings.id', 'occurrences.meeting_id')
+            ->whereRaw('+occurrences.starts_at < ?', [$until->toDateTimeString()])->where('occurrences.ends_at', '>', $from) // the plus keeps to the index by end: history is long, the future short
+            ->orderBy('occurrences.starts_at')->orderBy('occurrences.id')
+            ->get(['occurrences.*', 'meetings.lead_minutes', 'meetings.ignored']);
+        foreach ($rows as $row) {
+            $stored = $row->getAttributes();
+            $row->setRelation('meeting', (new Meeting)->setRawAttributes(['id' => $stored['meeting_id'], 'lead_minutes' => $stored['lead_minutes'], 'ignored' => $stored['ignored']], true));
+        }
+
+        return $rows->toBase();
+    }
+
+    /** @return array{list<Reserve>, list<Interval>} time kept free by hand, by start, and ends of days that were cleared */
+    private function kept(User $user, CarbonImmutable $from, CarbonImmutable $until): array
+    {
+        $rows = DB::select(
+            'select id, user_id, title, starts_at, ends_at, 0 as ended from reserves where user_id = ? and starts_at < ? and ends_at > ?
+             union all select id, user_id, null, from_at, until_at, 1 from early_ends where user_id = ? and from_at < ? and until_at > ? order by 4',
+            [$user->id, $until->toDateTimeString(), $from->toDateTimeString(), $user->id, $until->toDateTimeString(), $from->toDateTimeString()],
         );
+        $reserves = $ended = [];
+        foreach ($rows as $row) {
+            if ((bool) $row->ended) {
+                $ended[] = new Interval(Moments::stored($row->starts_at), Moments::stored($row->ends_at));
+            } else {
+                $reserves[] = (new Reserve)->newFromBuilder(['id' => $row->id, 'user_id' => $row->user_id, 'title' => $row->title, 'starts_at' => $row->starts_at, 'ends_at' => $row->ends_at]);
+            }
+        }
+
+        return [$reserves, $ended];
     }
 }

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'not_a_window' => 'That is no window of ours.',
     'block' => 'Laid out for :when.',
     'due' => 'Due at :when.',
     'waiting' => 'Ask :person again today.',

@@ -14,6 +14,7 @@ use App\Planning\Mend;
 use App\Reminders\Remind;
 use App\Repeats\ComeBack;
 use App\Time\Clock;
+use App\Time\Heartbeat;
 use Illuminate\Console\Command;
 
 /** What is done each minute for every account. One that fails is reported and keeps nobody else waiting. */
@@ -40,6 +41,7 @@ final class Minute extends Command
                 $comeBack($user, $now);
                 $revision = $mend($user, $now);
                 $remind($user, $now);
+                Heartbeat::beat($user->id, $now);
                 $revision === null || $this->line("Mended the plan of account {$user->id}: ".count($revision->moves).' moves.');
             } catch (\Throwable $error) {
                 report($error);
@@ -52,6 +54,8 @@ final class Minute extends Command
                 $take->step($import, $now);
             }
         }
+
+        Heartbeat::finish($now);
 
         return $failed === 0 ? self::SUCCESS : self::FAILURE;
     }

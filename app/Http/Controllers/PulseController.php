@@ -4,27 +4,48 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\PulseRequest;
+use App\Http\Upkeep;
 use App\Models\User;
 use App\Reminders\Remind;
 use App\Screens\Frame\Pulse;
 use App\Time\Clock;
-use Illuminate\Container\Attributes\CurrentUser;
+use App\Time\Heartbeat;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
-/** Asked by every open window each few seconds: whether what it shows has changed, and what to remind of. */
+/** Asked by open windows every few seconds: whether what they show has changed, and what to remind of. */
 final readonly class PulseController
 {
-    public function __invoke(PulseRequest $request, #[CurrentUser] User $user, Remind $remind): JsonResponse
+    /** More reminders than anybody holds. */
+    private const HELD_MOST = 100;
+
+    public function __construct(private Upkeep $upkeep, private Remind $remind) {}
+
+    /** The window gives itself a name (`window`) and says which reminders it holds (`held`, keys with commas between). */
+    public function __invoke(Request $request): JsonResponse
     {
         $now = Clock::now();
-        $held = $request->held();
-        $remind($user, $now);
+        $account = (int) $request->attributes->get('account');
+        [$window, $said] = [$request->input('window', ''), $request->input('held', '')];
+        if (! is_string($window ??= '') || ! is_string($said ??= '') || strlen($window) > 40 || strlen($said) > 4000) {
+            return response()->json(['message' => __('remind.not_a_window')], 422);
+        }
+        $held = array_slice(array_filter(explode(',', $said)), 0, self::HELD_MOST);
+        $isDone = Heartbeat::isDone($account, $now);
+        $pulse = $isDone ? Pulse::of($account) : null;
+        if ($held === [] && $pulse !== null && ! $pulse->reminds) {
+            return response()->json(['mark' => $pulse->mark, 'reminders' => [], 'settled' => []]);
+        }
+        $user = User::query()->findOrFail($account);
+        if (! $isDone) {
+            ($this->upkeep)($user, $now);
+            ($this->remind)($user, $now);
+        }
 
         return response()->json([
-            'mark' => Pulse::of($user),
-            'reminders' => $remind->give($user, $request->window(), $held, $now),
-            'settled' => $held === [] ? [] : $remind->settled($user, $held),
+            'mark' => Pulse::of($account)->mark,
+            'reminders' => $this->remind->give($user, $window, $held, $now),
+            'settled' => $held === [] ? [] : $this->remind->settled($user, $held),
         ]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Nothing is loaded from elsewhere, no script stands in a page. Inline style attributes carry coordinates only. */
@@ -22,7 +23,7 @@ final class SecurityHeaders
             'Referrer-Policy' => 'same-origin',
             'Permissions-Policy' => 'camera=(), microphone=(), geolocation=()',
         ]);
-        if ($request->user() !== null) {
+        if (Auth::hasUser()) {
             $response->headers->set('Cache-Control', 'no-store, private');
         }
 

@@ -11,11 +11,10 @@ use App\Models\Entry;
 use App\Models\Occurrence;
 use App\Models\Task;
 use App\Models\User;
-use App\Rows\Blocks;
+use App\Rows\Desk;
 use App\Rows\PastRatios;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
-use App\Rows\WorkTimeLoader;
 use App\Screens\Frame\Ribbon;
 use App\Screens\Work\WorkScreen;
 use App\Time\Moments;
@@ -29,24 +28,24 @@ final readonly class CloseScreen
 {
     public const ASK_AFTER = 4;
 
-    public function __construct(private WorkTimeLoader $times, private PastRatios $past) {}
+    public function __construct(private Desk $desk, private PastRatios $past) {}
 
     /** @return array<string, mixed> */
     public function of(User $user, LocalDay $day, CarbonImmutable $now): array
     {
-        $time = $this->times->load($user, $day, 2);
+        $time = $this->desk->timeFrom($day, 1);
         $span = $time->zone->day($day);
         [$from, $until] = [Moments::moment($span->start), Moments::moment($span->end)];
-        $blocks = Blocks::during($user, $span)->with('task.area')->get();
+        $blocks = $this->desk->blocksOn($day);
         $entries = $user->entries()->where('starts_at', '>=', $from)->where('starts_at', '<', $until)->orderBy('starts_at')->get();
         $tasks = $blocks->map(static fn (Block $block): Task => $block->task)->keyBy('id');
-        $other = $user->tasks()->withTrashed()->with('area')->findMany($entries->pluck('task_id')->filter()->diff($tasks->keys())->unique()->all())->keyBy('id');
+        $other = $this->desk->tasks(array_values($entries->pluck('task_id')->filter()->diff($tasks->keys())->unique()->all()));
         $rows = $this->rows($tasks->union($other), $blocks, $entries, $now);
-        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && $one->blocks() && $one->starts_at < $until && $one->ends_at > $from);
+        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => $one->interrupts() && $one->starts_at < $until && $one->ends_at > $from);
         $held = (int) $meetings->filter(static fn (Occurrence $one): bool => $one->ends_at <= $now)->sum(static fn (Occurrence $one): int => RowMapper::time($one)->length());
         $next = $day->plusDays(1);
-        $nextTime = $this->times->load($user, $next, 1);
-        $coming = Blocks::during($user, $nextTime->span())->with('task.area')->get();
+        $nextTime = $this->desk->timeFrom($next, 1);
+        $coming = $this->desk->blocksOn($next);
 
         return [
             'day' => $day,

@@ -5,18 +5,20 @@ declare(strict_types=1);
 namespace App\Screens\Frame;
 
 use App\Models\User;
-use App\Rows\Blocks;
-use App\Rows\WorkTimeLoader;
-use App\Time\Clock;
-use App\Time\Moments;
+use App\Rows\Desk;
 use App\Wording\ChangeNote;
+use Illuminate\Contracts\Container\Container;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\View\View;
 
 /** What stands on every screen: counts of the stations, today's ribbon, the newest change that can be undone. Shared, so that every part of the page has it. */
 final readonly class Frame
 {
-    public function __construct(private WorkTimeLoader $times) {}
+    /** Views in the head. */
+    private const PINNED = 3;
+
+    public function __construct(private Container $container) {}
 
     public function compose(View $view): void
     {
@@ -24,22 +26,21 @@ final readonly class Frame
         if (! $user instanceof User) {
             return;
         }
-        $now = Clock::now();
-        $today = Moments::today($user, $now);
-        $time = $this->times->load($user, $today, 1);
-        $span = $time->span();
-        $blocks = Blocks::during($user, $span)->with('task.area')->get();
+        $desk = $this->container->make(Desk::class);
+        $now = $desk->now;
+        $today = $desk->today();
+        $asked = DB::query()->selectSub($user->tasks()->inbox()->toBase()->selectRaw('count(*)'), 'gather')
+            ->selectSub($user->tasks()->open()->whereNull('importance')->toBase()->selectRaw('count(*)'), 'weigh')
+            ->selectSub(DB::query()->fromSub($user->savedViews()->where('pinned', true)->limit(self::PINNED)->toBase()->select(['id', 'name']), 'views')->selectRaw('json_group_object(id, name)'), 'pinned')
+            ->selectSub(DB::table('changes')->where('user_id', $user->id)->select('count'), 'mark')->first() ?? throw new \LogicException('A select has a row.');
         $undo = $user->planRevisions()->whereNull('undone_at')->latest('id')->first(['id', 'user_id', 'cause', 'moves', 'seen_at', 'made_at']);
         $view->getFactory()->share([
             'person' => $user,
             'now' => $now,
-            'counts' => [
-                'gather' => $user->tasks()->inbox()->count(),
-                'weigh' => $user->tasks()->open()->whereNull('importance')->count(),
-            ],
-            'ribbon' => Ribbon::of($time, $blocks, $now),
-            'pinned' => $user->savedViews()->where('pinned', true)->limit(3)->pluck('name', 'id'),
-            'mark' => Pulse::of($user),
+            'counts' => ['gather' => (int) $asked->gather, 'weigh' => (int) $asked->weigh],
+            'ribbon' => Ribbon::of($desk->timeFrom($today, 1), $desk->blocksOn($today), $now),
+            'pinned' => json_decode((string) $asked->pinned, true, 4, JSON_THROW_ON_ERROR),
+            'mark' => (string) $asked->mark,
             'undo' => UndoOffer::of($undo, $user, $now),
             'mended' => $undo !== null && $undo->seen_at === null ? (new ChangeNote($user, $now))->lines($undo) : [],
         ]);

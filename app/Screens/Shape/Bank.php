@@ -8,8 +8,7 @@ use App\Models\Block;
 use App\Models\Task;
 use App\Models\User;
 use App\Rows\Candidate;
-use App\Rows\PlannedTimes;
-use App\Rows\WorkTime;
+use App\Rows\Desk;
 use App\Time\Moments;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
@@ -36,8 +35,9 @@ final readonly class Bank
      * @param  Collection<int, Block>  $blocks  of the day
      * @param  Collection<int, Task>  $untimed  picked for it, without a time on it
      */
-    public static function of(User $user, Collection $candidates, Collection $blocks, PlannedTimes $planned, LocalDay $day, WorkTime $time, CarbonImmutable $now, bool $whole, Collection $untimed): self
+    public static function of(Desk $desk, Collection $candidates, Collection $blocks, LocalDay $day, bool $whole, Collection $untimed): self
     {
+        [$user, $now, $planned, $time] = [$desk->user(), $desk->now, $desk->planned(), $desk->time()];
         $onDay = $blocks->pluck('task_id')->flip();
         $minute = Moments::minute($now);
         $free = Candidate::byPull($candidates->reject(static fn (Candidate $one): bool => $onDay->has($one->id) || ! $one->isNext));
@@ -51,7 +51,7 @@ final readonly class Bank
         $carried = $whole ? $carried : $carried->take(self::MOST_CARRIED);
         $best = $rest->diffKeys($carried);
         $best = $whole ? $best : $best->take(max(3, self::ROWS - $soon->count() - $carried->count()));
-        $tasks = $user->tasks()->with('area')->findMany([...$picked->keys(), ...$soon->keys(), ...$carried->keys(), ...$best->keys()])->keyBy('id');
+        $tasks = $desk->tasks([...$picked->keys()->all(), ...$soon->keys()->all(), ...$carried->keys()->all(), ...$best->keys()->all()]);
         $groups = [];
         foreach (['picked' => $picked, 'due_soon' => $soon, 'carried' => $carried, 'best_pull' => $best] as $name => $some) {
             if ($some->isNotEmpty()) {

@@ -8,15 +8,13 @@ use App\Edits\Change;
 use App\Edits\ChangeKind;
 use App\Models\Block;
 use App\Models\BlockState;
-use App\Models\User;
 use App\Planning\Tried;
 use App\Rows\Candidate;
-use App\Rows\PlannedTimes;
+use App\Rows\Desk;
 use App\Rows\RowMapper;
 use App\Time\Moments;
 use App\Wording\ChangeNote;
 use App\Wording\Times;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Time\Interval;
 
@@ -38,13 +36,14 @@ final readonly class Difference
      * @param  Collection<int, Block>  $blocks  of the day as it is
      * @param  Collection<int, Candidate>  $candidates
      */
-    public static function of(User $user, Change $change, Tried $tried, Collection $blocks, Collection $candidates, Interval $span, ?Gauge $gauge, PlannedTimes $planned, CarbonImmutable $now): self
+    public static function of(Desk $desk, Change $change, Tried $tried, Collection $blocks, Collection $candidates, Interval $span, ?Gauge $gauge): self
     {
+        [$user, $now] = [$desk->user(), $desk->now];
         $lines = $tried->revision === null ? [] : (new ChangeNote($user, $now))->lines($tried->revision);
         $still = $change->kind === ChangeKind::Wait ? array_diff($change->tasks, array_column($lines, 'task')) : [];
-        $tasks = $user->tasks()->with('area')->findMany([...array_column($lines, 'task'), ...$still])->keyBy('id');
+        $tasks = $desk->tasks([...array_column($lines, 'task'), ...array_values($still)]);
         foreach ($still as $id) { // it has its time on another day already, and only leaves this one's list
-            $next = $planned->next($id, Moments::minute($now));
+            $next = $desk->planned()->next($id, Moments::minute($now));
             $lines[] = ['task' => $id, 'title' => $tasks[$id]->title ?? '', 'from' => null, 'to' => $next === null ? null : Times::when($user, $next, $now), 'why' => __('shape.change.no_time_here'), 'sentence' => ''];
         }
         $named = [];

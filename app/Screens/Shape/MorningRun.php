@@ -11,6 +11,7 @@ use App\Models\Occurrence;
 use App\Models\Task;
 use App\Models\User;
 use App\Rows\Candidate;
+use App\Rows\Desk;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Rows\RunningClock;
@@ -35,15 +36,16 @@ final readonly class MorningRun
     private function __construct(public MorningStep $step, public array $left, public Collection $meetings, public array $candidates, public ?Entry $forgotten) {}
 
     /** @param  Collection<int, Candidate>  $candidates */
-    public static function of(User $user, MorningStep $step, LocalDay $day, WorkTime $time, Collection $candidates, CarbonImmutable $now): self
+    public static function of(Desk $desk, MorningStep $step, LocalDay $day, WorkTime $time, Collection $candidates): self
     {
+        [$user, $now] = [$desk->user(), $desk->now];
         $span = $time->zone->day($day);
 
         return new self(
             $step,
             $step === MorningStep::Left ? self::left($user, $span->start, $now) : [],
-            $time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && $one->blocks() && RowMapper::start($one) < $span->end && RowMapper::end($one) > $span->start),
-            $step === MorningStep::Candidates ? self::candidates($user, $day, $candidates, $now) : [],
+            $time->occurrences->filter(static fn (Occurrence $one): bool => $one->interrupts() && RowMapper::start($one) < $span->end && RowMapper::end($one) > $span->start),
+            $step === MorningStep::Candidates ? self::candidates($desk, $day, $candidates) : [],
             RunningClock::forgotten($user, $now),
         );
     }
@@ -70,10 +72,11 @@ final readonly class MorningRun
      * @param  Collection<int, Candidate>  $candidates
      * @return list<array{task: Task, minutes: int, pull: int, why: string}>
      */
-    private static function candidates(User $user, LocalDay $day, Collection $candidates, CarbonImmutable $now): array
+    private static function candidates(Desk $desk, LocalDay $day, Collection $candidates): array
     {
+        [$user, $now] = [$desk->user(), $desk->now];
         $best = Candidate::byPull($candidates->filter(static fn (Candidate $one): bool => $one->isNext && (int) $one->left > 0))->take(self::CANDIDATES);
-        $tasks = $user->tasks()->with('area')->findMany($best->keys()->all())->keyBy('id');
+        $tasks = $desk->tasks($best->keys()->all());
         $picks = new Picks($user, Moments::today($user, $now));
 
         return array_values($best->map(static fn (Candidate $one): array => [

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Screens\Shape;
 
-use App\Models\BlockState;
+use App\Models\Block;
 use App\Models\Task;
 use App\Models\User;
-use App\Rows\Blocks;
 use App\Rows\Candidate;
+use App\Rows\Desk;
 use App\Rows\Picks;
 use App\Rows\WorkTime;
 use App\Time\Moments;
@@ -33,17 +33,18 @@ final readonly class ProposalPanel
     private function __construct(public array $picks, public array $waiting, public int $more, public int $minutes, public int $line, public int $deep, public int $deepLimit) {}
 
     /** @param  Collection<int, Candidate>  $candidates */
-    public static function of(User $user, LocalDay $day, WorkTime $time, Collection $candidates, CarbonImmutable $now): self
+    public static function of(Desk $desk, LocalDay $day, WorkTime $time, Collection $candidates): self
     {
+        [$user, $now] = [$desk->user(), $desk->now];
         $able = $candidates->filter(static fn (Candidate $one): bool => $one->isNext && (int) $one->left > 0);
-        $tasks = $user->tasks()->with('area')->findMany($able->keys()->all())->keyBy('id');
+        $tasks = $desk->tasks($able->keys()->all());
         $able = $able->filter(static fn (Candidate $one): bool => isset($tasks[$one->id]) && ($tasks[$one->id]->not_before === null || Moments::minute($tasks[$one->id]->not_before) < $time->zone->day($day)->end));
         $picked = new Picks($user, Moments::today($user, $now));
         $picks = $waiting = [];
         $line = $minutes = $deep = $left = 0;
         $keys = DayProposal::KEYS - $picked->of($user->tasks()->where('key', true)->whereNotNull('done_at')->getQuery(), $day)->count();
         $deepLeft = $user->deep_limit;
-        $fixed = Blocks::during($user, $time->zone->day($day))->where('state', BlockState::Planned)->where('ends_at', '>', $now)->where(static fn ($query) => $query->where('anchored', true)->orWhere('starts_at', '<=', $now))->pluck('task_id')->flip()->all();
+        $fixed = $desk->blocksOn($day)->filter(static fn (Block $block): bool => $block->isFixed($now))->pluck('task_id')->flip()->all();
         $end = $time->zone->day($day)->end; // what is due by then cannot wait: like a pick, it comes before all others
         foreach ($time->sets as $set) {
             $load = self::line($time, $set->id, $day, $now);

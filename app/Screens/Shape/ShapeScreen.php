@@ -13,11 +13,9 @@ use App\Models\Task;
 use App\Models\User;
 use App\Planning\Mend;
 use App\Planning\Trial;
-use App\Rows\Blocks;
 use App\Rows\Candidate;
-use App\Rows\Candidates;
+use App\Rows\Desk;
 use App\Rows\Picks;
-use App\Rows\PlannedTimes;
 use App\Rows\RowMapper;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
@@ -27,18 +25,17 @@ use Nekto\Core\Time\LocalDay;
 /** The run sheet of a day, what it carries, and what else could be done. */
 final readonly class ShapeScreen
 {
-    public function __construct(private Candidates $candidates, private Trial $trial, private MakeChange $make, private Mend $mend) {}
+    public function __construct(private Desk $desk, private Trial $trial, private MakeChange $make, private Mend $mend) {}
 
     /** @return array<string, mixed> the view's data */
     public function data(User $user, LocalDay $day, CarbonImmutable $now, ShapeAsk $ask): array
     {
         $today = Moments::today($user, $now);
-        $first = new LocalDay(min($day->number, $today->number));
-        $time = $this->candidates->time($user, $first);
+        $time = $this->desk->timeFrom(new LocalDay(min($day->number, $today->number)));
         $span = $time->zone->day($day);
-        $planned = PlannedTimes::of($user);
-        $blocks = Blocks::during($user, $span)->with('task.area')->get();
-        $candidates = $this->candidates->of($user, $planned, $time, $now)->filter(static fn (Candidate $one): bool => $one->importance !== null);
+        $planned = $this->desk->planned();
+        $blocks = $this->desk->blocksOn($day);
+        $candidates = $this->desk->open()->weighed();
         $chosen = $blocks->firstWhere('id', $ask->block);
         $picks = new Picks($user, $today);
         $untimed = $picks->withoutTime($day, $blocks);
@@ -64,11 +61,11 @@ final readonly class ShapeScreen
             'picked' => $untimed->concat($blocks->map(static fn (Block $block): Task => $block->task)->filter(static fn (Task $task): bool => $picks->isFor($task, $day))->unique('id')),
             'overfull' => $overfull,
             'reserve' => $ask->reserve === null ? null : collect($time->reserves)->firstWhere('id', $ask->reserve),
-            'difference' => $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $planned, $now),
-            'needsMending' => $user->mend_asks && $this->mend->isNeeded($user, $now),
-            'bank' => Bank::of($user, $candidates, $blocks, $planned, $day, $time, $now, $ask->bank, $untimed),
-            'proposal' => $proposes ? ProposalPanel::of($user, $day, $time, $candidates, $now) : null,
-            'morning' => $ask->morning === null ? null : MorningRun::of($user, $ask->morning, $day, $time, $candidates, $now),
+            'difference' => $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $now),
+            'needsMending' => $user->mend_asks && $this->mend->isNeeded($user, $now, $this->desk->time()),
+            'bank' => Bank::of($this->desk, $candidates, $blocks, $day, $ask->bank, $untimed),
+            'proposal' => $proposes ? ProposalPanel::of($this->desk, $day, $time, $candidates) : null,
+            'morning' => $ask->morning === null ? null : MorningRun::of($this->desk, $ask->morning, $day, $time, $candidates),
             'invite' => $user->morning_on !== $today->asString() && $entries->isEmpty(),
             'ask' => $ask,
             'chosen' => $chosen,
@@ -82,12 +79,12 @@ final readonly class ShapeScreen
      * @param  Collection<int, Block>  $blocks
      * @param  Collection<int, Candidate>  $candidates
      */
-    private function difference(User $user, LocalDay $day, Change $change, Collection $blocks, Collection $candidates, RunSheet $sheet, PlannedTimes $planned, CarbonImmutable $now): Difference
+    private function difference(User $user, LocalDay $day, Change $change, Collection $blocks, Collection $candidates, RunSheet $sheet, CarbonImmutable $now): Difference
     {
         $tried = $this->trial->of($user, $day, $now, fn () => ($this->make)($user, $day, $change, $now));
         $gauge = Gauge::of($tried->time, $day, $tried->blocks, $candidates, $now, null, $tried->untimed);
 
-        return Difference::of($user, $change, $tried, $blocks, $candidates, $sheet->span, $gauge, $planned, $now);
+        return Difference::of($this->desk, $change, $tried, $blocks, $candidates, $sheet->span, $gauge);
     }
 
     /** @return Collection<int, \App\Models\Entry> */

@@ -9,9 +9,7 @@ use App\Find\Question;
 use App\Models\Task;
 use App\Models\User;
 use App\Rows\Candidate;
-use App\Rows\Candidates;
-use App\Rows\PlannedTimes;
-use App\Time\Moments;
+use App\Rows\Desk;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 
@@ -20,7 +18,7 @@ final readonly class ViewScreen
 {
     private const ROWS = 100;
 
-    public function __construct(private Candidates $candidates) {}
+    public function __construct(private Desk $desk) {}
 
     /** @return array<string, mixed> */
     public function of(User $user, Question $question, CarbonImmutable $now, bool $all): array
@@ -31,7 +29,7 @@ final readonly class ViewScreen
         $choices = $conditions->choices();
         $contradicts = $question->contradicts();
         $tasks = $contradicts ? new Collection : $query->limit(5000)->get();
-        $known = $this->candidates->of($user, PlannedTimes::of($user), $this->candidates->time($user, Moments::today($user, $now)), $now);
+        $known = $this->desk->open()->all;
         $sorted = $this->sorted($tasks, $question, $known, $user);
         $shown = $all ? $sorted : $sorted->take(self::ROWS);
 

@@ -8,19 +8,16 @@ use App\Models\Task;
 use App\Models\User;
 use App\Rows\Candidate;
 use App\Rows\Candidates;
+use App\Rows\Desk;
 use App\Rows\PastRatios;
-use App\Rows\PlannedTimes;
-use App\Rows\WorkTime;
+use App\Rows\WhatIf;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Estimate\Correction;
 use Nekto\Core\Pressure\Answer;
-use Nekto\Core\Pressure\DemandCurve;
-use Nekto\Core\Pressure\Pull;
 use Nekto\Core\Task\Importance;
-use Nekto\Core\Time\Timeline;
 
 /** What Weigh shows: the field, the stack of what is unweighed, or the plain list. */
 final readonly class WeighScreen
@@ -32,18 +29,20 @@ final readonly class WeighScreen
 
     public const GROUPS = ['none' => 'one list', 'answer' => 'by answer', 'due' => 'by date', 'project' => 'by project', 'area' => 'by area'];
 
-    public function __construct(private Candidates $candidates, private PastRatios $past) {}
+    public function __construct(private Desk $desk, private PastRatios $past) {}
 
     /** @return array<string, mixed> */
     public function field(User $user, CarbonImmutable $now, ?int $item, ?string $zoom): array
     {
-        [$all, $time] = $this->all($user, $now);
-        $unweighed = $all->filter(static fn (Candidate $one): bool => $one->importance === null);
-        $shown = Candidate::byPull($all->filter(static fn (Candidate $one): bool => $one->importance !== null))->take(self::MARKS);
-        $tasks = $user->tasks()->with(['area', 'project'])->findMany([...$shown->keys()->all(), ...$unweighed->keys()->take(6)->all(), (int) $item])->keyBy('id');
+        $open = $this->desk->open();
+        $time = $this->desk->time();
+        $all = $open->all;
+        $unweighed = $open->unweighed();
+        $shown = Candidate::byPull($open->weighed())->take(self::MARKS);
+        $tasks = $this->desk->tasks([...$shown->keys()->all(), ...$unweighed->keys()->take(6)->all(), ...($item === null ? [] : [$item])]);
         $current = $item !== null && isset($tasks[$item], $all[$item]) ? $item : $unweighed->keys()->first();
         $axis = Axis::of(Moments::today($user, $now), $time, $zoom);
-        $field = new Field($axis, $this->mainCurve($all, $time, $now));
+        $field = new Field($axis, $open->curves[$time->sets->first()->id ?? 0] ?? null);
 
         return [
             'axis' => $axis,
@@ -62,17 +61,17 @@ final readonly class WeighScreen
     /** @return array<string, mixed> */
     public function list(User $user, CarbonImmutable $now, string $group, bool $whole): array
     {
-        [$all] = $this->all($user, $now);
-        [$unweighed, $weighed] = $all->partition(static fn (Candidate $one): bool => $one->importance === null);
-        $weighed = Candidate::byPull($weighed);
+        $unweighed = $this->desk->open()->unweighed();
+        $weighed = Candidate::byPull($this->desk->open()->weighed());
         $shown = $whole ? $weighed : $weighed->take(self::ROWS);
         $first = $unweighed->take(self::ROWS);
-        $tasks = $user->tasks()->with(['area', 'project'])->findMany([...$first->keys(), ...$shown->keys()])->keyBy('id');
+        $tasks = $this->desk->tasks([...$first->keys()->all(), ...$shown->keys()->all()]);
+        $projects = $user->projects()->whereNull('done_at')->pluck('name', 'id');
 
         return [
             'user' => $user, 'now' => $now, 'unweighed' => $first, 'unweighedCount' => count($unweighed), 'weighedCount' => count($weighed), 'shown' => count($shown),
-            'tasks' => $tasks, 'group' => $group, 'areas' => $user->areas()->get(), 'projects' => $user->projects()->whereNull('done_at')->pluck('name', 'id'),
-            'groups' => $shown->groupBy(static fn (Candidate $one): string => self::group($one, $tasks[$one->id] ?? null, $group, $user), preserveKeys: true)->sortKeys(),
+            'tasks' => $tasks, 'group' => $group, 'areas' => $this->desk->areas()->values(), 'projects' => $projects,
+            'groups' => $shown->groupBy(static fn (Candidate $one): string => self::group($one, $tasks[$one->id] ?? null, $group, $user, $projects), preserveKeys: true)->sortKeys(),
         ];
     }
 
@@ -83,21 +82,9 @@ final readonly class WeighScreen
      */
     public function weighed(User $user, Task $task, ?Importance $importance, ?string $dueOn, ?int $minutes, CarbonImmutable $now): array
     {
-        [$all, $time] = $this->all($user, $now);
-        $due = $time->due($dueOn, null, $task->hoursSet());
-        $demand = $due === null ? null : $this->curve($all, $time, $now, $task->hoursSet(), $task->id, [$due, (int) $minutes])->at($due);
-        $one = new Candidate($task->id, $importance, $minutes, 0, $due, $demand, Pull::of($importance, $demand?->pressure(), $task->push));
-        $axis = Axis::of(Moments::today($user, $now), $time, null);
+        $one = Candidates::of($user, $this->desk->planned(), $this->desk->time(), $now, new WhatIf($task->id, $importance, $dueOn, $minutes))->all[$task->id];
 
-        return $this->card($user, $task, $one, $axis, $minutes);
-    }
-
-    /** @return array{Collection<int, Candidate>, WorkTime} */
-    private function all(User $user, CarbonImmutable $now): array
-    {
-        $time = $this->candidates->time($user, Moments::today($user, $now));
-
-        return [$this->candidates->of($user, PlannedTimes::of($user), $time, $now), $time];
+        return $this->card($user, $task, $one, Axis::of($this->desk->today(), $this->desk->time(), null), $minutes);
     }
 
     /** @return array<string, mixed> */
@@ -146,36 +133,13 @@ final readonly class WeighScreen
         return null;
     }
 
-    /** @param  Collection<int, Candidate>  $all */
-    private function mainCurve(Collection $all, WorkTime $time, CarbonImmutable $now): ?DemandCurve
-    {
-        $set = $time->sets->first()?->id;
-
-        return $set === null ? null : $this->curve($all, $time, $now, $set, 0, null);
-    }
-
-    /**
-     * @param  Collection<int, Candidate>  $all
-     * @param  array{int, int}|null  $more  due moment and minutes of a task that is being weighed
-     */
-    private function curve(Collection $all, WorkTime $time, CarbonImmutable $now, int $set, int $without, ?array $more): DemandCurve
-    {
-        $work = $more === null ? [] : [$more];
-        foreach ($all as $id => $one) {
-            if ($one->due !== null && $one->importance !== null && $id !== $without && $one->set === $set) {
-                $work[] = [$one->due, (int) $one->left];
-            }
-        }
-
-        return new DemandCurve($work, new Timeline($time->open($set)), Moments::minute($now));
-    }
-
-    private static function group(Candidate $one, ?Task $task, string $group, User $user): string
+    /** @param  Collection<int, string>  $projects  names by id */
+    private static function group(Candidate $one, ?Task $task, string $group, User $user, Collection $projects): string
     {
         return match ($group) {
             'answer' => ['do_now' => '1 Do now', 'make_time' => '2 Make time', 'hand_off' => '3 Hand off', 'let_go' => '4 Let go'][Answer::of($one->importance, $one->pressure())->value ?? 'let_go'],
             'due' => $task === null ? '' : (($task->due_at === null ? $task->due_on : $user->local($task->due_at)->format('Y-m-d')) ?? 'No date'),
-            'project' => $task->project->name ?? 'In no project',
+            'project' => $projects[$task->project_id ?? 0] ?? 'In no project',
             'area' => $task->area->name ?? '',
             default => '',
         };

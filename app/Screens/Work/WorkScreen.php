@@ -9,10 +9,8 @@ use App\Models\BlockState;
 use App\Models\Entry;
 use App\Models\Occurrence;
 use App\Models\User;
-use App\Rows\Blocks;
-use App\Rows\Candidates;
+use App\Rows\Desk;
 use App\Rows\Picks;
-use App\Rows\PlannedTimes;
 use App\Rows\RowMapper;
 use App\Rows\RunningClock;
 use App\Time\Moments;
@@ -26,22 +24,23 @@ use Nekto\Core\Work\Turn;
 /** What Work shows: what is on, large; what comes next; the day block by block. */
 final readonly class WorkScreen
 {
-    public function __construct(private Candidates $candidates) {}
+    public function __construct(private Desk $desk) {}
 
     /** @return array<string, mixed> */
     public function of(User $user, CarbonImmutable $now): array
     {
-        $today = Moments::today($user, $now);
-        $time = $this->candidates->time($user, $today);
+        $today = $this->desk->today();
+        $time = $this->desk->time();
         $day = $time->zone->day($today);
-        $blocks = Blocks::during($user, $day)->with(['task.area', 'task.project', 'task.subtasks', 'task.links'])->get();
+        $blocks = $this->desk->blocksOn($today);
         $running = RunningClock::of($user);
         $current = $this->current($blocks, $running, $now);
-        $task = $current->task ?? ($running?->task_id === null ? null : $user->tasks()->with(['area', 'project', 'subtasks', 'links'])->find($running->task_id));
-        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && $one->blocks() && $one->starts_at < Moments::moment($day->end))->sortBy('starts_at');
+        $task = $current->task ?? ($running?->task_id === null ? null : $this->desk->tasks([$running->task_id])->first());
+        $task?->load(['project', 'subtasks', 'links']);
+        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => $one->interrupts() && $one->starts_at < Moments::moment($day->end))->sortBy('starts_at');
         $meeting = $meetings->first(static fn (Occurrence $one): bool => $one->starts_at <= $now && $one->ends_at > $now);
         $entries = $user->entries()->where('starts_at', '>=', Moments::moment($day->start))->orderBy('starts_at')->get();
-        $candidate = $task === null ? null : ($this->candidates->of($user, PlannedTimes::of($user), $time, $now)[$task->id] ?? null);
+        $candidate = $task === null ? null : ($this->desk->open()->all[$task->id] ?? null);
 
         return [
             'running' => $running,

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rows;
+
+use Nekto\Core\Task\Importance;
+
+/** A task as it would be, for looking at what it would weigh. */
+final readonly class WhatIf
+{
+    /**
+     * @param  string|null  $dueOn  Y-m-d; a due time is taken away by it
+     * @param  int|null  $minutes  left
+     */
+    public function __construct(public int $task, public ?Importance $importance, public ?string $dueOn, public ?int $minutes) {}
+}
