@@ -50,7 +50,7 @@ final readonly class TakeEvents
         });
         if ($done) {
             Storage::disk('local')->delete((string) $import->path);
-            ($this->mend)($import->user, $now); // meetings may lie on blocks now
+            rescue(fn () => ($this->mend)($import->user, $now)); // meetings may lie on blocks now; that they are in does not hang on it
         }
     }
 

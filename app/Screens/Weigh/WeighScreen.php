@@ -91,6 +91,7 @@ final readonly class WeighScreen
     private function card(User $user, Task $task, Candidate $one, Axis $axis, ?int $minutes = null): array
     {
         $minutes ??= $task->estimate;
+        $task->loadMissing('project');
         $correction = Correction::of($this->past->pairs($user), (string) $task->area_id, $task->demand, $minutes ?? 30);
         $similar = $this->similar($user, $task);
 

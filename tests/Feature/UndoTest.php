@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\RevisionCause;
+use App\Models\User;
+use App\Time\Clock;
+use App\Undo\Guarded;
+use App\Undo\Journal;
+use Database\Seeders\DemoSeeder;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+use PHPUnit\Framework\Attributes\Test;
+
+/** Undo takes back what it names, and nothing that somebody else did since. */
+final class UndoTest extends FeatureTestCase
+{
+    #[Test]
+    public function a_window_takes_back_its_own_change_and_leaves_what_another_has_caught_since(): void
+    {
+        $quotes = $this->task('Quotes');
+        $this->patch("/tasks/{$quotes->id}", ['estimate' => '90']);
+        $offered = (int) session('revision');
+        $this->get('/shape')->assertSee("value=\"{$offered}\"", false);
+        $this->post('/gather', ['lines' => 'Ring the lender back']); // the other window
+
+        $this->post('/plan/undo', ['revision' => $offered])->assertRedirect();
+
+        self::assertSame(60, $quotes->refresh()->estimate);
+        self::assertTrue($this->ines->tasks()->where('title', 'Ring the lender back')->exists());
+    }
+
+    #[Test]
+    public function pressing_twice_takes_one_back(): void
+    {
+        $quotes = $this->task('Quotes');
+        $this->patch("/tasks/{$quotes->id}", ['importance' => '4']);
+        $this->patch("/tasks/{$quotes->id}", ['estimate' => '90']);
+        $offered = (int) session('revision');
+
+        $this->post('/plan/undo', ['revision' => $offered]);
+        $this->post('/plan/undo', ['revision' => $offered])->assertSessionHas('status', __('plan.undone_already'));
+
+        self::assertSame([60, 'vital'], [$quotes->refresh()->estimate, $quotes->importance?->word()]);
+    }
+
+    #[Test]
+    public function what_was_changed_once_more_since_stays_and_is_said_to(): void
+    {
+        $quotes = $this->task('Quotes');
+        $essay = $this->task('Essay');
+        $this->post('/tasks/many', ['ids' => [$quotes->id, $essay->id], 'importance' => '4', 'due_date' => '2026-03-20']);
+        $offered = (int) session('revision');
+        $this->patch("/tasks/{$quotes->id}", ['due_date' => '2026-03-25']);
+
+        $this->post('/plan/undo', ['revision' => $offered]);
+
+        self::assertSame(['medium', '2026-03-25'], [$quotes->refresh()->importance?->word(), $quotes->due_on], 'what was not changed since comes back all the same');
+        self::assertSame(['medium', null], [$essay->refresh()->importance?->word(), $essay->due_on]);
+        self::assertStringContainsString('Quotes', (string) session('status'));
+        self::assertStringNotContainsString('Essay', (string) session('status'));
+    }
+
+    #[Test]
+    public function undo_of_undone_work_never_lets_two_clocks_run(): void
+    {
+        [$a, $b] = [$this->task('A', 30), $this->task('B', 30)];
+        $block = $this->block($a, '2026-03-11 09:00', '2026-03-11 09:30');
+        $this->block($b, '2026-03-11 09:30', '2026-03-11 10:00');
+        $this->at('2026-03-11 09:00');
+        $this->post("/work/start/{$a->id}", ['block' => $block->id]);
+        $this->at('2026-03-11 09:10');
+        $this->post("/blocks/{$block->id}/done");
+        $done = (int) session('revision');
+        $this->post("/work/start/{$b->id}");
+
+        $this->post('/plan/undo', ['revision' => $done]);
+
+        self::assertSame([$b->id], $this->ines->entries()->whereNull('ends_at')->pluck('task_id')->all());
+        self::assertNull($a->refresh()->done_at, 'that it is done is taken back');
+        $this->get('/work')->assertOk();
+    }
+
+    #[Test]
+    public function the_database_itself_keeps_to_one_clock_an_account(): void
+    {
+        $task = $this->task('A');
+        $this->ines->entries()->create(['task_id' => $task->id, 'starts_at' => $this->utc('2026-03-11 08:00')]);
+        $wim = $this->person('wim@example.org');
+        $wim->entries()->create(['task_id' => $this->task('B', of: $wim)->id, 'starts_at' => $this->utc('2026-03-11 08:00')]);
+
+        $this->expectException(UniqueConstraintViolationException::class);
+        $this->ines->entries()->create(['task_id' => $task->id, 'starts_at' => $this->utc('2026-03-11 08:05')]);
+    }
+
+    #[Test]
+    public function a_deleted_project_comes_back_with_its_tasks_and_no_task_points_at_nothing(): void
+    {
+        $this->post('/tasks/sort', ['ids' => [$this->task('Captions')->id], 'to' => 'project', 'project' => 'Catalogue']);
+        $sorted = (int) session('revision');
+        $project = $this->ines->projects()->sole();
+        $this->delete("/projects/{$project->id}")->assertSessionHasNoErrors();
+        $removed = (int) session('revision');
+        self::assertNull($this->ines->tasks()->sole()->project_id);
+
+        $this->post('/plan/undo', ['revision' => $removed]);
+        self::assertSame($project->id, $this->ines->tasks()->sole()->project_id);
+        self::assertSame('Catalogue', $this->ines->projects()->sole()->name);
+
+        $this->delete("/projects/{$project->id}");
+        $this->post('/plan/undo', ['revision' => $sorted]);
+        self::assertNull($this->ines->tasks()->sole()->project_id);
+        $this->get('/weigh/list?group=project')->assertOk();
+        $this->get('/tasks/'.$this->ines->tasks()->sole()->id)->assertOk();
+    }
+
+    #[Test]
+    public function every_planning_fact_of_a_task_comes_back(): void
+    {
+        $task = $this->task('Quotes');
+        $before = $this->facts($task->refresh()->getAttributes());
+        $this->patch("/tasks/{$task->id}", [
+            'title' => 'Courier quotes', 'importance' => '4', 'push' => '1', 'due_date' => '2026-03-20', 'due_time' => '12:00', 'estimate' => '90', 'demand' => 'deep', 'part' => 'morning', 'splits' => '0',
+            'not_before' => '2026-03-12',
+        ])->assertSessionHasNoErrors();
+        self::assertSame(1, $task->refresh()->push->value);
+
+        $this->post('/plan/undo');
+
+        self::assertSame($before, $this->facts($task->refresh()->getAttributes()));
+    }
+
+    /** Every column is journaled or on the list of those that are not: each is changed in every guarded table, and looked at again. */
+    #[Test]
+    public function every_column_comes_back_but_those_that_are_named(): void
+    {
+        $this->artisan('nekto:demo');
+        $user = User::query()->where('email', DemoSeeder::EMAIL)->sole();
+        $this->rowsTheDemoHasNot($user);
+        foreach (Guarded::TABLES as $table => $left) {
+            $rows = static fn (): Builder => match ($table) {
+                'users' => DB::table($table)->where('id', $user->id),
+                'hours_exceptions' => DB::table($table)->whereIn('hours_set_id', $user->hoursSets()->pluck('id')),
+                default => DB::table($table)->where('user_id', $user->id),
+            };
+            $row = (array) $rows()->orderBy('id')->first();
+            self::assertNotSame([], $row, "there is a row in {$table}");
+            self::assertSame([], array_diff($left, array_keys($row)), "what is named of {$table} is there");
+            $changed = array_map(self::other(...), array_filter($row, static fn (string $column): bool => $column !== 'id' && ! str_ends_with($column, '_id'), ARRAY_FILTER_USE_KEY));
+
+            $revision = (new Journal)->record($user, RevisionCause::Changed, Clock::now(), static fn () => $rows()->where('id', $row['id'])->update($changed));
+            (new Journal)->undo($user, $revision?->id, Clock::now());
+
+            $is = (array) $rows()->where('id', $row['id'])->first();
+            self::assertEqualsCanonicalizing(array_values(array_intersect(array_keys($changed), $left)), array_keys(array_filter($is, static fn (mixed $value, string $column): bool => $value !== $row[$column], ARRAY_FILTER_USE_BOTH)), $table);
+            $rows()->where('id', $row['id'])->update($row);
+        }
+    }
+
+    #[Test]
+    public function no_column_that_planning_asks_is_left_out_of_undo(): void
+    {
+        $planning = ['importance', 'push', 'due_on', 'due_at', 'due_hard', 'not_before', 'estimate', 'minutes_left', 'min_chunk', 'max_chunk', 'demand', 'carried', 'area_id', 'project_id', 'section_id',
+            'hours_set_id', 'position', 'picked_on', 'key', 'set_at', 'part', 'splits', 'stage', 'done_at', 'deleted_at', 'waiting_for', 'waiting_since', 'ask_on', 'return_on', 'repeat_id', 'occurs_on', 'title'];
+
+        self::assertSame([], array_intersect($planning, Guarded::TABLES['tasks']));
+        self::assertEqualsCanonicalizing(Schema::getColumnListing('tasks'), ['id', ...$planning, ...Guarded::TABLES['tasks']], 'a new column of tasks is on one of the two lists');
+        self::assertSame(['user_id'], Guarded::TABLES['blocks']);
+        self::assertSame(['user_id'], Guarded::TABLES['entries']);
+    }
+
+    private function rowsTheDemoHasNot(User $user): void
+    {
+        $own = ['user_id' => $user->id];
+        $task = $user->tasks()->firstOrFail();
+        $time = ['starts_at' => $this->utc('2026-03-11 16:00'), 'ends_at' => $this->utc('2026-03-11 17:30')];
+        $user->hoursSets()->firstOrFail()->exceptions()->create(['date' => '2026-03-23', 'stretches' => []]);
+        $user->projects()->firstOrFail()->sections()->create($own + ['name' => 'Proofs', 'position' => 1]);
+        $task->subtasks()->create($own + ['title' => 'Leaves']);
+        $user->repeats()->create(['rule' => 'FREQ=WEEKLY', 'after_done' => false, 'days_off' => 'keep', 'pattern' => [], 'begins_on' => '2026-03-16']);
+        $user->meetingNotes()->create(['meeting_id' => $user->meetings()->firstOrFail()->id, 'starts_at' => $time['starts_at'], 'text' => 'Two lenders come.']);
+        $user->reserves()->create($time + ['title' => 'Errands']);
+        $user->earlyEnds()->create(['from_at' => $time['starts_at'], 'until_at' => $time['ends_at']]);
+    }
+
+    private static function other(mixed $value): mixed
+    {
+        return match (true) {
+            $value === null => 1,
+            is_int($value) => $value + 1,
+            is_numeric($value) => (string) ((int) $value + 1),
+            preg_match('/^\d{4}-\d\d-\d\d/', (string) $value) === 1 => '2031'.substr((string) $value, 4),
+            default => "{$value} ",
+        };
+    }
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @return array<string, mixed>
+     */
+    private function facts(array $row): array
+    {
+        return array_diff_key($row, ['updated_at' => 0]);
+    }
+}
