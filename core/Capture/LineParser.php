@@ -119,7 +119,7 @@ final readonly class LineParser
         $title .= mb_substr($text, $at);
         $title = (string) preg_replace(['/\s+/u', '/\s+([,;.!?:)])/u', '/([,;:])(?:\s*[,;])+/u', '/\(\s*\)/u', '/[,;]\s*([.!?])/u'], [' ', '$1', '$1', '', '$1'], $title);
         $title = trim($title, " ,;\t");
-        $title = $parts === [] ? $title : (string) preg_replace(['/^[:.–—-]\s+/u', '/\s+[:–—-]$/u', '/^[.:]$/u'], '', $title);
+        $title = $parts === [] ? $title : (string) preg_replace(['/^[:.–—-]\s+/u', '/\s+[:–—-]$/u', '/^[.:–—-]+$/u'], '', $title);
 
         return trim($title) === '' ? trim($text) : trim($title);
     }

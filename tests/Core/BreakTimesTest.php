@@ -42,7 +42,7 @@ final class BreakTimesTest extends TestCase
     public function no_rest_lies_in_fixed_work_and_without_such_no_work_in_a_row_is_longer_than_wanted(): void
     {
         $some = Generators::vector(4, Generators::tuple(Generators::choose(0, 60), Generators::choose(1, 50)));
-        $this->limitTo(200)->forAll($some, $some, Generators::choose(2, 24), Generators::choose(1, 6))->then(
+        $this->limitTo(Runs::of(200))->forAll($some, $some, Generators::choose(2, 24), Generators::choose(1, 6))->then(
             function (array $stretches, array $blocks, int $after, int $minutes): void {
                 $open = self::set(array_map(static fn (array $one): array => [5 * $one[0], 5 * ($one[0] + $one[1])], $stretches));
                 $fixed = self::set(array_map(static fn (array $one): array => [5 * $one[0], 5 * $one[0] + 5], $blocks))->intersection($open);

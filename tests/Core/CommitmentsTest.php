@@ -104,7 +104,7 @@ final class CommitmentsTest extends TestCase
     public function whatever_is_picked_stays_under_the_line_and_where_the_shares_fit_all_of_them_are_there(): void
     {
         $pick = Generators::tuple(Generators::choose(3, 60), Generators::bool());
-        $this->limitTo(300)->forAll(Generators::vector(6, $pick), Generators::choose(6, 96))->disableShrinking()->then(function (array $drawn, int $line): void {
+        $this->limitTo(Runs::of(300))->forAll(Generators::vector(6, $pick), Generators::choose(6, 96))->disableShrinking()->then(function (array $drawn, int $line): void {
             $week = self::week()->dayLimit(5 * $line);
             $days = $wanted = [];
             foreach ($drawn as $i => [$steps]) {

@@ -69,7 +69,7 @@ final class CorrectionTest extends TestCase
     #[Test]
     public function a_correction_lies_between_the_belief_and_what_was_seen(): void
     {
-        $this->shrinkingTimeLimit(10)->limitTo(100)->forAll(Generators::choose(1, 30), Generators::choose(10, 400))->then(function (int $count, int $percent): void {
+        $this->shrinkingTimeLimit(10)->limitTo(Runs::of(100))->forAll(Generators::choose(1, 30), Generators::choose(10, 400))->then(function (int $count, int $percent): void {
             $correction = Correction::of(self::pairs($count, 'Team', $percent / 100), 'Team', Demand::Deep, 60);
 
             self::assertGreaterThanOrEqual(min(1.0, $percent / 100) - 1e-9, $correction->median);

@@ -20,7 +20,7 @@ final class DayProposalTest extends TestCase
     public function no_other_set_that_fits_has_more_pull(): void
     {
         $candidate = Generators::tuple(Generators::choose(1, 30), Generators::choose(1, 100), Generators::bool());
-        $this->shrinkingTimeLimit(20)->limitTo(100)->forAll(Generators::vector(9, $candidate), Generators::choose(0, 60), Generators::choose(0, 40))->then(function (array $drawn, int $line, int $deep): void {
+        $this->shrinkingTimeLimit(20)->limitTo(Runs::of(100))->forAll(Generators::vector(9, $candidate), Generators::choose(0, 60), Generators::choose(0, 40))->then(function (array $drawn, int $line, int $deep): void {
             $candidates = array_map(static fn (int $i, array $one): DayCandidate => new DayCandidate("t{$i}", 5 * $one[0], $one[1], $one[2]), array_keys($drawn), $drawn);
             $proposal = DayProposal::of($candidates, 5 * $line, 5 * $deep);
 

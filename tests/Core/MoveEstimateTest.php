@@ -25,7 +25,7 @@ final class MoveEstimateTest extends TestCase
     #[Test]
     public function where_every_minute_is_of_use_the_estimate_is_exact(): void
     {
-        $this->limitTo(150)->forAll(self::someTasks())->then(function (array $tasks): void {
+        $this->limitTo(Runs::of(150))->forAll(self::someTasks())->then(function (array $tasks): void {
             $now = self::sequence($tasks);
             $estimate = new MoveEstimate(self::compiled($tasks));
             $estimate->follow($now);
@@ -43,7 +43,7 @@ final class MoveEstimateTest extends TestCase
     #[Test]
     public function a_move_that_was_taken_is_gone_on_from_as_if_it_were_laid(): void
     {
-        $this->limitTo(150)->forAll(self::someTasks(), Generators::choose(0, 1000))->then(function (array $tasks, int $at): void {
+        $this->limitTo(Runs::of(150))->forAll(self::someTasks(), Generators::choose(0, 1000))->then(function (array $tasks, int $at): void {
             $task = $at % count($tasks);
             $to = intdiv($at, 7) % count($tasks);
             $estimate = new MoveEstimate(self::compiled($tasks));

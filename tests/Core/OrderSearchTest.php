@@ -46,7 +46,7 @@ final class OrderSearchTest extends TestCase
     #[Test]
     public function time_that_is_given_back_is_free_for_everything_as_before(): void
     {
-        $this->limitTo(150)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+        $this->limitTo(Runs::of(150))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $problem = RandomProblem::of($seed, repair: true);
             $compiled = self::compiled($problem);
             $fresh = new Timetable($compiled);
@@ -93,7 +93,7 @@ final class OrderSearchTest extends TestCase
     #[Test]
     public function the_search_makes_nothing_worse_and_keeps_predecessors_first(): void
     {
-        $this->limitTo(40)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+        $this->limitTo(Runs::of(40))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $compiled = self::compiled(RandomProblem::of($seed));
             $start = self::start($compiled);
             $found = (new OrderSearch($compiled))->best([$start], 150);
@@ -108,7 +108,7 @@ final class OrderSearchTest extends TestCase
     #[Test]
     public function no_plan_is_worse_than_the_earliest_due_date_first(): void
     {
-        $this->limitTo(120)->forAll(Generators::choose(1, 1_000_000), Generators::choose(0, 60))->then(function (int $seed, int $effort): void {
+        $this->limitTo(Runs::of(120))->forAll(Generators::choose(1, 1_000_000), Generators::choose(0, 60))->then(function (int $seed, int $effort): void {
             $problem = RandomProblem::of($seed);
             $compiled = self::compiled($problem);
             $plan = (new Planner($effort))->plan($problem);
@@ -121,7 +121,7 @@ final class OrderSearchTest extends TestCase
     #[Test]
     public function the_cost_the_search_believes_in_is_the_true_one(): void
     {
-        $this->limitTo(40)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+        $this->limitTo(Runs::of(40))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $compiled = self::compiled(RandomProblem::of($seed));
             $costs = [];
             foreach ([5, 20, 60, 200] as $moves) {
@@ -158,7 +158,7 @@ final class OrderSearchTest extends TestCase
     #[Test]
     public function all_rules_put_predecessors_first(): void
     {
-        $this->limitTo(40)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+        $this->limitTo(Runs::of(40))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $problem = RandomProblem::of($seed);
             $compiled = self::compiled($problem);
             $rule = new UrgencyOrder($compiled);

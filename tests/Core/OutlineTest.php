@@ -52,7 +52,7 @@ final class OutlineTest extends TestCase
     public function no_word_is_lost_and_lines_keep_their_order(): void
     {
         $line = Generators::tuple(Generators::elements('', '  ', "\t", '      '), Generators::elements('', '- ', '[x] ', '1. '), Generators::elements('One', 'Two words', 'Ünïcode', ''));
-        $this->limitTo(300)->forAll(Generators::vector(8, $line))->then(static function (array $lines): void {
+        $this->limitTo(Runs::of(300))->forAll(Generators::vector(8, $line))->then(static function (array $lines): void {
             $words = $numbers = [];
             foreach (Outline::of(implode("\n", array_map(implode(...), $lines))) as $item) {
                 foreach ([$item, ...$item->under] as $one) {

@@ -52,7 +52,7 @@ final class ProspectTest extends TestCase
     public function where_a_crunch_is_known_every_plan_is_late(): void
     {
         $crunches = 0;
-        $this->limitTo(150)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed) use (&$crunches): void {
+        $this->limitTo(Runs::of(150))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed) use (&$crunches): void {
             $problem = RandomProblem::of($seed);
             if ((new Feasibility($problem))->firstCrunch() !== null) {
                 $crunches++;
@@ -105,7 +105,7 @@ final class ProspectTest extends TestCase
     #[Test]
     public function ways_out_never_leave_more_late_than_before(): void
     {
-        $this->limitTo(12)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+        $this->limitTo(Runs::of(12))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $ways = new WaysOut(RandomProblem::of($seed), new Planner(effort: 10));
             foreach ($ways->all() as $way) {
                 self::assertGreaterThan(0, $way->amount);
@@ -148,7 +148,7 @@ final class ProspectTest extends TestCase
     #[Test]
     public function nothing_in_time_must_begin_before_it_is_planned_to(): void
     {
-        $this->limitTo(150)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+        $this->limitTo(Runs::of(150))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $problem = RandomProblem::of($seed);
             foreach ((new LatestStarts($problem, (new Planner(effort: 20))->plan($problem)))->tasks as $id => $slack) {
                 self::assertGreaterThanOrEqual($slack->start, $slack->latestStart, $id);
@@ -160,7 +160,7 @@ final class ProspectTest extends TestCase
     #[Test]
     public function work_that_takes_what_was_estimated_is_in_time_just_where_the_plan_is(): void
     {
-        $this->limitTo(100)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+        $this->limitTo(Runs::of(100))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $problem = RandomProblem::of($seed)->with(anchored: []);
             $plan = (new Planner(effort: 20))->plan($problem);
             $outcome = new Outcome($problem, $plan);

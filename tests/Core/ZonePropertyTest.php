@@ -26,7 +26,7 @@ final class ZonePropertyTest extends TestCase
     #[Test]
     public function a_moment_has_the_wall_clock_that_php_gives_it(): void
     {
-        $this->limitTo(300)->forAll(Generators::elements(...self::ZONES), Generators::choose(self::FROM, self::TO))->then(function (string $name, int $minute): void {
+        $this->limitTo(Runs::of(300))->forAll(Generators::elements(...self::ZONES), Generators::choose(self::FROM, self::TO))->then(function (string $name, int $minute): void {
             $zone = new Zone($name);
             $php = (new \DateTimeImmutable('@'.(60 * $minute)))->setTimezone(new \DateTimeZone($name));
 
@@ -38,7 +38,7 @@ final class ZonePropertyTest extends TestCase
     #[Test]
     public function a_wall_clock_time_leads_back_to_its_moment_or_to_the_first_of_two(): void
     {
-        $this->limitTo(300)->forAll(Generators::elements(...self::ZONES), Generators::choose(self::FROM, self::TO))->then(function (string $name, int $minute): void {
+        $this->limitTo(Runs::of(300))->forAll(Generators::elements(...self::ZONES), Generators::choose(self::FROM, self::TO))->then(function (string $name, int $minute): void {
             $zone = new Zone($name);
             $back = $zone->at($zone->dayOf($minute), $zone->minuteOfDay($minute));
 
@@ -51,7 +51,7 @@ final class ZonePropertyTest extends TestCase
     #[Test]
     public function days_follow_each_other_without_a_gap(): void
     {
-        $this->limitTo(200)->forAll(Generators::elements(...self::ZONES), Generators::choose(16_700, 23_900))->then(function (string $name, int $number): void {
+        $this->limitTo(Runs::of(200))->forAll(Generators::elements(...self::ZONES), Generators::choose(16_700, 23_900))->then(function (string $name, int $number): void {
             $zone = new Zone($name);
             $day = new LocalDay($number);
 
@@ -64,7 +64,7 @@ final class ZonePropertyTest extends TestCase
     public function hours_of_a_week_are_the_sum_of_its_days(): void
     {
         $hours = WeeklyHours::fromArrays(array_fill_keys(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'], [['00:30', '03:30'], ['09:00', '24:00']]));
-        $this->limitTo(100)->forAll(Generators::elements(...self::ZONES), Generators::choose(16_700, 23_900))->then(function (string $name, int $number) use ($hours): void {
+        $this->limitTo(Runs::of(100))->forAll(Generators::elements(...self::ZONES), Generators::choose(16_700, 23_900))->then(function (string $name, int $number) use ($hours): void {
             $zone = new Zone($name);
             $sum = 0;
             for ($i = 0; $i < 7; $i++) {
@@ -78,7 +78,7 @@ final class ZonePropertyTest extends TestCase
     #[Test]
     public function a_date_and_its_text_are_one(): void
     {
-        $this->limitTo(200)->forAll(Generators::choose(-200_000, 200_000))->then(function (int $number): void {
+        $this->limitTo(Runs::of(200))->forAll(Generators::choose(-200_000, 200_000))->then(function (int $number): void {
             $day = new LocalDay($number);
 
             self::assertTrue($day->equals(LocalDay::fromString($day->asString())));

@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Models\Project;
 use App\Models\RevisionCause;
-use App\Models\Task;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\UploadedFile;

@@ -69,6 +69,24 @@ final class OwnRowsTest extends FeatureTestCase
     }
 
     #[Test]
+    public function nothing_of_a_task_or_an_area_is_anothers(): void
+    {
+        $wim = $this->person('wim@example.org');
+        $task = $this->task('Quotes');
+        $project = $wim->projects()->create(['name' => 'Theirs', 'area_id' => $wim->areas()->firstOrFail()->id]);
+        $section = $project->sections()->create(['user_id' => $wim->id, 'name' => 'A', 'position' => 1]);
+        $area = $this->ines->areas()->firstOrFail();
+        $before = $task->refresh()->getAttributes();
+
+        foreach (['hours_set_id' => $wim->hoursSets()->firstOrFail()->id, 'project_id' => $project->id, 'section_id' => $section->id, 'area_id' => $wim->areas()->firstOrFail()->id] as $field => $id) {
+            $this->patch("/tasks/{$task->id}", ['title' => 'Quotes', $field => $id])->assertSessionHasErrors($field);
+        }
+        self::assertSame($before, $task->refresh()->getAttributes());
+        $this->patch("/settings/areas/{$area->id}", ['hours_set_id' => $wim->hoursSets()->firstOrFail()->id])->assertSessionHasErrors('hours_set_id');
+        $this->post('/tasks/many', ['ids' => [$task->id], 'area_id' => $wim->areas()->firstOrFail()->id])->assertSessionHasErrors('area_id');
+    }
+
+    #[Test]
     public function lists_show_only_what_is_ones_own(): void
     {
         $other = $this->person('wim@example.org');

@@ -109,6 +109,21 @@ final class RepeatTest extends FeatureTestCase
     }
 
     #[Test]
+    public function no_more_than_one_comes_however_often_one_is_done_let_go_or_brought_back(): void
+    {
+        $this->post('/gather', ['lines' => 'Round every monday']);
+        $first = $this->open();
+        $this->delete("/tasks/{$first->id}");
+        $this->post("/tasks/{$first->id}/bring-back")->assertSessionHasNoErrors();
+        $this->done($first->refresh());
+        self::assertSame('2026-03-23', $this->open()->occurs_on, 'the one that has come already is the next');
+
+        $this->patch("/repeats/{$first->repeat_id}", ['what' => 'pause']);
+        $this->patch("/repeats/{$first->repeat_id}", ['what' => 'go_on']);
+        self::assertSame('2026-03-23', $this->open()->occurs_on);
+    }
+
+    #[Test]
     public function a_rule_that_is_none_is_refused_and_stays_in_its_field(): void
     {
         $task = $this->task('Round');

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Entry;
 use PHPUnit\Framework\Attributes\Test;
+use PHPUnit\Framework\Attributes\TestWith;
 
 /** Clocks that run past their block, past the day, and by a rhythm. */
 final class TimerTest extends FeatureTestCase
@@ -121,6 +122,24 @@ final class TimerTest extends FeatureTestCase
         $this->post('/work/forgotten', ['until' => '00:20']);
 
         self::assertSame(['23:00–00:20'], $this->entries());
+    }
+
+    /** Within a day four hours beyond the block are believed, over midnight one. */
+    #[Test]
+    #[TestWith(['2026-03-11 13:00', '2026-03-11 14:00', '2026-03-11 17:59', false])]
+    #[TestWith(['2026-03-11 13:00', '2026-03-11 14:00', '2026-03-11 18:00', true])]
+    #[TestWith(['2026-03-11 22:00', '2026-03-11 23:30', '2026-03-12 00:29', false])]
+    #[TestWith(['2026-03-11 22:00', '2026-03-11 23:30', '2026-03-12 00:30', true])]
+    #[TestWith(['2026-03-11 22:00', '2026-03-11 23:30', '2026-03-12 03:30', true])]
+    public function how_long_a_clock_is_believed(string $from, string $to, string $now, bool $asks): void
+    {
+        $this->started('Essay', $from, $to);
+        $this->at($now);
+        $page = $this->get('/work');
+        $asks ? $page->assertSee('The clock still runs') : $page->assertDontSee('The clock still runs');
+
+        $this->post('/work/pause');
+        self::assertSame([substr($from, 11).'–'.substr($asks ? $to : $now, 11)], $this->entries());
     }
 
     #[Test]
