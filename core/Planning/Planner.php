@@ -12,6 +12,7 @@ use Nekto\Core\Planning\Layout\FreeTime;
 use Nekto\Core\Planning\Layout\PlanBuilder;
 use Nekto\Core\Planning\Layout\Timetable;
 use Nekto\Core\Planning\Order\OrderSearch;
+use Nekto\Core\Planning\Order\Sequence;
 use Nekto\Core\Planning\Order\UrgencyOrder;
 use Nekto\Core\Planning\Promises\Commitments;
 use Nekto\Core\Planning\Promises\Gathering;
@@ -102,7 +103,7 @@ final readonly class Planner
         }
         $fresh = [$base, (new OrderSearch($compiled, $base))->best($orders, $effort)];
 
-        return $calm !== null && self::cost($compiled, ...$calm) <= self::cost($compiled, ...$fresh) ? $calm : $fresh;
+        return $calm !== null && (new Sequence($compiled, ...$calm))->cost() <= (new Sequence($compiled, ...$fresh))->cost() ? $calm : $fresh;
     }
 
     /** @return non-empty-list<list<int>> orders that the rules give, the best first */
@@ -118,7 +119,7 @@ final readonly class Planner
             $orders[] = $rule->byTardinessCost($lookAhead);
         }
         $table = new Timetable($compiled);
-        $ranked = array_map(static fn (array $order): array => [self::cost($compiled, $table, $order), $order], $orders);
+        $ranked = array_map(static fn (array $order): array => [(new Sequence($compiled, $table, $order))->cost(), $order], $orders);
         usort($ranked, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return array_slice(array_column($ranked, 1), 0, self::STARTS);
@@ -136,16 +137,5 @@ final readonly class Planner
             $rests->intervals,
             static fn (Interval $rest): bool => isset($ends[$rest->start], $starts[$rest->end]),
         ));
-    }
-
-    /** @param  list<int>  $order */
-    private static function cost(Compiled $compiled, Timetable $base, array $order): int
-    {
-        $table = clone $base;
-        foreach ($order as $task) {
-            $table->place($task);
-        }
-
-        return $table->cost;
     }
 }

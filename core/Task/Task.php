@@ -43,12 +43,16 @@ final readonly class Task
         public bool $waiting = false,
     ) {}
 
-    /** What finishing at that moment costs: see bench/README.md. In twentieths of a minute, so that it is exact. */
+    /** What finishing at that moment costs, in twentieths of a minute. */
     public function cost(int $finish, int $now): int
     {
-        $late = $this->due === null ? 0 : max(0, $finish - $this->due->at) * $this->due->factor();
+        return FinishCost::of($this->importance->weight(), $this->lateness(), $this->due->at ?? PHP_INT_MAX, $now, $finish);
+    }
 
-        return $this->importance->weight() * (20 * $late + $finish - $now);
+    /** What each minute after its due date costs, in twentieths of a minute. */
+    public function lateness(): int
+    {
+        return 20 * $this->importance->weight() * ($this->due?->factor() ?? 0);
     }
 
     /**

@@ -31,15 +31,15 @@ final class OrderSearchTest extends TestCase
     {
         $compiled = self::compiled(RandomProblem::of(7));
         $table = new Timetable($compiled);
-        $table->place(0);
+        $table->placeWhole(0);
         $clone = clone $table;
-        $before = serialize([$table->starts, $table->ends, $table->cost]);
+        $before = serialize([$table->free->starts, $table->free->ends, $table->cost]);
         foreach ([1, 2, 3] as $task) {
             $clone->finish += array_fill(0, 8, $compiled->problem->now);
-            $clone->place($task);
+            $clone->placeWhole($task);
         }
 
-        self::assertSame($before, serialize([$table->starts, $table->ends, $table->cost]));
+        self::assertSame($before, serialize([$table->free->starts, $table->free->ends, $table->cost]));
         self::assertFalse($clone->isLike($table));
     }
 
@@ -65,8 +65,8 @@ final class OrderSearchTest extends TestCase
                 $table->giveBack($task);
             }
             foreach ($compiled->sorted() as $task) {
-                $fresh->place($task);
-                $table->place($task);
+                $fresh->placeWhole($task);
+                $table->placeWhole($task);
                 self::assertSame([$fresh->last, $fresh->laid], [$table->last, $table->laid]);
             }
         });
@@ -225,7 +225,7 @@ final class OrderSearchTest extends TestCase
     {
         $table = new Timetable($compiled);
         foreach ($order as $task) {
-            $table->place($task);
+            $table->placeWhole($task);
         }
 
         return $table->cost;
@@ -255,7 +255,7 @@ final class OrderSearchTest extends TestCase
     {
         $place = array_flip($order);
         foreach ($order as $at => $task) {
-            foreach ($compiled->after[$task] as $before) {
+            foreach ($compiled->predecessors[$task] as $before) {
                 if ($place[$before] > $at) {
                     return false;
                 }

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Nekto\Core\Day\DayLoad;
+use Nekto\Core\Pressure\BlockSlack;
 use Nekto\Core\Pressure\DemandCurve;
 use Nekto\Core\Pressure\Pull;
 use Nekto\Core\Pressure\Push;
-use Nekto\Core\Pressure\Slack;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Time\IntervalSet;
 use Nekto\Core\Time\Timeline;
@@ -57,7 +57,7 @@ final class PressureTest extends TestCase
     #[Test]
     public function slack_is_open_time_to_the_latest_start(): void
     {
-        $slack = Slack::of(At::minute('Mon 09:00'), 60, 0, At::minute('Tue 12:00'), self::open());
+        $slack = BlockSlack::of(At::minute('Mon 09:00'), 60, 0, At::minute('Tue 12:00'), self::open());
 
         self::assertSame(300, $slack->minutes);
         self::assertSame(At::minute('Tue 12:00'), $slack->latestEnd);
@@ -66,7 +66,7 @@ final class PressureTest extends TestCase
     #[Test]
     public function later_blocks_of_the_same_task_take_slack_away(): void
     {
-        $slack = Slack::of(At::minute('Mon 09:00'), 60, 120, At::minute('Tue 12:00'), self::open());
+        $slack = BlockSlack::of(At::minute('Mon 09:00'), 60, 120, At::minute('Tue 12:00'), self::open());
 
         self::assertSame(180, $slack->minutes);
         self::assertSame(At::minute('Tue 10:00'), $slack->latestEnd);
@@ -75,7 +75,7 @@ final class PressureTest extends TestCase
     #[Test]
     public function late_work_has_negative_slack(): void
     {
-        $slack = Slack::of(At::minute('Tue 11:30'), 60, 0, At::minute('Tue 12:00'), self::open());
+        $slack = BlockSlack::of(At::minute('Tue 11:30'), 60, 0, At::minute('Tue 12:00'), self::open());
 
         self::assertSame(-30, $slack->minutes);
         self::assertNull($slack->latestEnd);

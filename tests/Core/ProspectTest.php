@@ -10,8 +10,8 @@ use Nekto\Core\Planning\Planner;
 use Nekto\Core\Prospect\Chances;
 use Nekto\Core\Prospect\DuePoint;
 use Nekto\Core\Prospect\Feasibility;
-use Nekto\Core\Prospect\LatestStarts;
 use Nekto\Core\Prospect\Outcome;
+use Nekto\Core\Prospect\PlanSlack;
 use Nekto\Core\Prospect\Ratios;
 use Nekto\Core\Prospect\WaysOut;
 use Nekto\Core\Task\Importance;
@@ -119,7 +119,7 @@ final class ProspectTest extends TestCase
     {
         $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 12:00')->open('Tue 09:00', 'Tue 12:00')
             ->task('First', minutes: 60, importance: Importance::Vital, due: 'Tue 12:00')->task('Second', minutes: 60, due: 'Tue 12:00', after: ['First'])->build();
-        $slack = (new LatestStarts($problem, (new Planner)->plan($problem)))->tasks;
+        $slack = (new PlanSlack($problem, (new Planner)->plan($problem)))->tasks;
 
         self::assertSame(['Tue 10:00', 240], [ProblemBuilder::word($slack['First']->latestStart), $slack['First']->slack]);
         self::assertSame(['Tue 11:00', 240], [ProblemBuilder::word($slack['Second']->latestStart), $slack['Second']->slack]);
@@ -130,7 +130,7 @@ final class ProspectTest extends TestCase
     {
         $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 12:00')->open('Tue 09:00', 'Tue 12:00')
             ->task('Draft', minutes: 60)->task('Print', minutes: 60, due: 'Tue 10:00', after: ['Draft'])->build();
-        $slack = (new LatestStarts($problem, (new Planner)->plan($problem)))->tasks;
+        $slack = (new PlanSlack($problem, (new Planner)->plan($problem)))->tasks;
 
         self::assertSame(['Mon 11:00', 'Tue 09:00'], [ProblemBuilder::word($slack['Draft']->latestStart), ProblemBuilder::word($slack['Print']->latestStart)]);
         self::assertFalse($slack['Draft']->dated);
@@ -140,7 +140,7 @@ final class ProspectTest extends TestCase
     public function what_is_late_has_negative_slack_and_says_by_how_much(): void
     {
         $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 12:00')->task('Late', minutes: 60, due: 'Mon 09:30')->build();
-        $slack = (new LatestStarts($problem, (new Planner)->plan($problem)))->tasks['Late'];
+        $slack = (new PlanSlack($problem, (new Planner)->plan($problem)))->tasks['Late'];
 
         self::assertSame([-30, 30], [$slack->slack, $slack->late]);
     }
@@ -150,7 +150,7 @@ final class ProspectTest extends TestCase
     {
         $this->limitTo(Runs::of(150))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $problem = RandomProblem::of($seed);
-            foreach ((new LatestStarts($problem, (new Planner(effort: 20))->plan($problem)))->tasks as $id => $slack) {
+            foreach ((new PlanSlack($problem, (new Planner(effort: 20))->plan($problem)))->tasks as $id => $slack) {
                 self::assertGreaterThanOrEqual($slack->start, $slack->latestStart, $id);
                 self::assertSame($slack->late > 0, $slack->slack < 0, $id);
             }

@@ -14,7 +14,7 @@ use App\Time\Moments;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
-use Nekto\Core\Pressure\Slack;
+use Nekto\Core\Pressure\BlockSlack;
 use Nekto\Core\Time\Interval;
 
 /** How far each block of a day can still slip, drawn as a tail beside it. */
@@ -56,15 +56,15 @@ final readonly class SlackTails
         return $drawn;
     }
 
-    private function slack(Block $block, PlannedTimes $planned, int $due): Slack
+    private function slack(Block $block, PlannedTimes $planned, int $due): BlockSlack
     {
         $interval = RowMapper::time($block);
 
-        return Slack::of($interval->start, $interval->length(), $planned->minutesAfter($block->task_id, $interval->start), $due, $this->time->open($block->task->hoursSet()));
+        return BlockSlack::of($interval->start, $interval->length(), $planned->minutesAfter($block->task_id, $interval->start), $due, $this->time->open($block->task->hoursSet()));
     }
 
     /** @return array{from: float, to: float|null, x: int|null, label: string, kind: string} */
-    private function tail(Block $block, Slack $slack, int $x): array
+    private function tail(Block $block, BlockSlack $slack, int $x): array
     {
         $end = (int) $slack->latestEnd;
         $today = $end <= $this->span->end;

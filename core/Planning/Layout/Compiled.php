@@ -6,6 +6,7 @@ namespace Nekto\Core\Planning\Layout;
 
 use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Task\Demand;
+use Nekto\Core\Task\FinishCost;
 
 /**
  * A problem as bare numbers, tasks and lanes by index, for the many evaluations of a search. Everything is on the step's
@@ -58,16 +59,16 @@ final readonly class Compiled
     public array $release;
 
     /** @var list<list<int>> predecessors */
-    public array $after;
+    public array $predecessors;
 
     /** @var list<list<int>> tasks that come after each */
-    public array $followers;
+    public array $successors;
 
     /** @var array<int, array<int, true>> all that must be finished before each, however far back */
-    public array $allBefore;
+    public array $allPredecessors;
 
     /** @var array<int, array<int, true>> all that wait for each, however far on */
-    public array $allAfter;
+    public array $allSuccessors;
 
     /** @var list<int> cost of a minute until it is finished */
     public array $weight;
@@ -85,7 +86,7 @@ final readonly class Compiled
     public array $apart;
 
     /** @var array<int, list<array{int, int}>> by task: future blocks of the last plan */
-    public array $before;
+    public array $previousBlocks;
 
     /** @var list<int> by lane: the least minutes of any block in it; a shorter gap is of no use */
     public array $useful;
@@ -101,8 +102,8 @@ final readonly class Compiled
             $anchored[$block->task][] = [$block->time->start, $block->time->end];
         }
         $minutes = $odd = $lane = $rather = $least = $most = $easy = $allChunks = $deep = $barred = [];
-        $release = $after = $weight = $lateness = $due = $anchoredEnd = $apart = $ids = [];
-        $followers = array_fill(0, count($problem->tasks), []);
+        $release = $predecessors = $weight = $lateness = $due = $anchoredEnd = $apart = $ids = [];
+        $successors = array_fill(0, count($problem->tasks), []);
         $useful = array_fill(0, count($free->windows), PHP_INT_MAX);
         foreach ($problem->tasks as $i => $task) {
             $own = $anchored[$task->id] ?? [];
@@ -120,14 +121,14 @@ final readonly class Compiled
             $deep[] = $task->demand === Demand::Deep;
             $barred[] = $task->waiting;
             $release[] = $problem->aligned(max($problem->frozenUntil, $task->notBefore ?? 0));
-            $after[] = array_map(static fn (string $id): int => $index[$id], array_values(array_unique($task->after)));
+            $predecessors[] = array_map(static fn (string $id): int => $index[$id], array_values(array_unique($task->after)));
             $weight[] = $task->importance->weight();
-            $lateness[] = 20 * $task->importance->weight() * ($task->due?->factor() ?? 0);
+            $lateness[] = $task->lateness();
             $due[] = $task->due->at ?? PHP_INT_MAX;
             $anchoredEnd[] = $own === [] ? 0 : max(array_column($own, 1));
             $apart[] = $own;
-            foreach ($after[$i] as $before) {
-                $followers[$before][] = $i;
+            foreach ($predecessors[$i] as $before) {
+                $successors[$before][] = $i;
             }
             foreach ([$lane[$i], $rather[$i]] as $used) {
                 if ($used >= 0) {
@@ -137,13 +138,13 @@ final readonly class Compiled
         }
         $this->ids = $ids;
         $this->index = $index;
-        $before = [];
+        $previous = [];
         foreach ($problem->previous as $block) {
             if (isset($index[$block->task]) && ! $block->anchored && $block->time->start >= $problem->first) {
-                $before[$index[$block->task]][] = [$block->time->start, $block->time->end];
+                $previous[$index[$block->task]][] = [$block->time->start, $block->time->end];
             }
         }
-        $this->before = $before;
+        $this->previousBlocks = $previous;
         $this->minutes = $minutes;
         $this->odd = $odd;
         $this->lane = $lane;
@@ -156,10 +157,10 @@ final readonly class Compiled
         $this->barred = $barred;
         $this->limited = array_map(fn (bool $isDeep): bool => $this->lanes->dayLimited || $this->lanes->setLimited || ($isDeep && $this->lanes->deepLimited), $deep);
         $this->release = $release;
-        $this->after = $after;
-        $this->followers = $followers;
-        $this->allBefore = self::reach($after);
-        $this->allAfter = self::reach($this->followers);
+        $this->predecessors = $predecessors;
+        $this->successors = $successors;
+        $this->allPredecessors = self::reach($predecessors);
+        $this->allSuccessors = self::reach($this->successors);
         $this->weight = $weight;
         $this->lateness = $lateness;
         $this->due = $due;
@@ -171,9 +172,7 @@ final readonly class Compiled
     /** What finishing a task at that moment costs. */
     public function cost(int $task, int $finish): int
     {
-        $late = $finish > $this->due[$task] ? ($finish - $this->due[$task]) * $this->lateness[$task] : 0;
-
-        return $late + $this->weight[$task] * ($finish - $this->problem->now);
+        return FinishCost::of($this->weight[$task], $this->lateness[$task], $this->due[$task], $this->problem->now, $finish);
     }
 
     /** What a task costs if it has all time for itself: it never costs less. */
@@ -185,10 +184,10 @@ final readonly class Compiled
     /** @return list<int> all tasks, predecessors first and otherwise as they are given */
     public function sorted(): array
     {
-        $open = array_map(count(...), $this->after);
+        $open = array_map(count(...), $this->predecessors);
         $order = array_keys(array_filter($open, static fn (int $count): bool => $count === 0));
         for ($i = 0; isset($order[$i]); $i++) {
-            foreach ($this->followers[$order[$i]] as $next) {
+            foreach ($this->successors[$order[$i]] as $next) {
                 if (--$open[$next] === 0) {
                     $order[] = $next;
                 }

@@ -25,14 +25,14 @@ final readonly class PlanBuilder
         $table = clone $this->base;
         $laid = $missing = $unplaced = [];
         foreach ($order as $task) {
-            $table->place($task);
+            $table->placeWhole($task);
             $laid[$task] = $table->laid;
             if ($table->last < 0) {
                 $missing[] = $task;
             }
         }
         foreach ($missing as $task) {
-            $minutes = $table->placeRest($task);
+            $minutes = $table->placeWhatFits($task);
             $laid[$task] = $table->laid;
             $unplaced[] = new Unplaced($this->of->ids[$task], $minutes, $this->reason($table, $task));
         }

@@ -13,26 +13,9 @@ final class Timetable
     /** A day later is too late to get the time a task would rather have. */
     private const WORTH_WAITING = 1440;
 
-    /** @var array<int, array<int, int>> by lane */
-    public array $starts;
+    public FreeWindows $free;
 
-    /** @var array<int, array<int, int>> by lane */
-    public array $ends;
-
-    /** @var array<int, array<int, int>> by lane */
-    private array $days;
-
-    /** @var array<int, int> by lane: the first window that is of any use */
-    private array $head;
-
-    /** @var array<int, int> minutes by day */
-    private array $used = [];
-
-    /** @var array<int, int> deep minutes by day */
-    private array $usedDeep = [];
-
-    /** @var array<int, array<int, int>> minutes by set of hours and day */
-    private array $usedSet = [];
+    private DayUse $use;
 
     /** Two timetables that differ here have different time taken. */
     private int $mark = 0;
@@ -54,29 +37,32 @@ final class Timetable
 
     public function __construct(private readonly Compiled $of)
     {
-        $this->starts = $of->lanes->starts;
-        $this->ends = $of->lanes->ends;
-        $this->days = $of->lanes->days;
-        $this->head = array_fill(0, count($this->starts), 0);
+        $this->free = new FreeWindows($of->lanes);
+        $this->use = new DayUse($of->lanes, $of->problem->step);
+    }
+
+    public function __clone()
+    {
+        $this->free = clone $this->free;
+        $this->use = clone $this->use;
     }
 
     /** True if whatever is placed from here on is placed alike: the same time is free and the same is used. */
     public function isLike(self $other): bool
     {
-        return $this->mark === $other->mark && $this->starts === $other->starts && $this->ends === $other->ends
-            && $this->usedDeep === $other->usedDeep && $this->used === $other->used && $this->usedSet === $other->usedSet;
+        return $this->mark === $other->mark && $this->free->areLike($other->free) && $this->use->isLike($other->use);
     }
 
     /**
      * Lays what is left of a task into the earliest free time it may have. Its predecessors must have been placed. One
      * that finds not all of its time takes none: others can use it.
      */
-    public function place(int $task): void
+    public function placeWhole(int $task): void
     {
         $of = $this->of;
         $left = $of->minutes[$task] - ($this->kept === [] ? 0 : $this->keptMinutes($task));
         $this->laid = [];
-        $from = $of->after[$task] === [] && ! $of->barred[$task] ? $of->release[$task] : $this->earliest($task);
+        $from = $of->predecessors[$task] === [] && ! $of->barred[$task] ? $of->release[$task] : $this->earliest($task);
         if ($from === null) {
             $this->close($task, $left + $of->odd[$task], 0);
 
@@ -99,7 +85,7 @@ final class Timetable
      *
      * @return int minutes that found no place
      */
-    public function placeRest(int $task): int
+    public function placeWhatFits(int $task): int
     {
         $of = $this->of;
         $left = $of->minutes[$task] - $this->keptMinutes($task);
@@ -120,7 +106,7 @@ final class Timetable
      *
      * @return bool false if it does not fit; then nothing has changed
      */
-    public function lay(int $task, int $from, int $until): bool
+    public function placeWithin(int $task, int $from, int $until): bool
     {
         $of = $this->of;
         if ($of->odd[$task] > 0 || $of->barred[$task]) {
@@ -129,7 +115,7 @@ final class Timetable
         if (! $this->mayBegin($task, PHP_INT_MAX)) {
             return false;
         }
-        foreach ($of->after[$task] as $before) {
+        foreach ($of->predecessors[$task] as $before) {
             $from = max($from, $this->endOfKept($before));
         }
         $left = $of->minutes[$task] - $this->keptMinutes($task);
@@ -154,7 +140,7 @@ final class Timetable
      *
      * @return int|null minutes of that part that found no place; null if none did: then nothing has changed
      */
-    public function layShare(int $task, int $share, int $from, int $until): ?int
+    public function placeShareWithin(int $task, int $share, int $from, int $until): ?int
     {
         $of = $this->of;
         $left = $of->minutes[$task] - $this->keptMinutes($task);
@@ -167,12 +153,12 @@ final class Timetable
             return 0;
         }
         if ($share >= $left) {
-            return $this->lay($task, $from, $until) ? 0 : null;
+            return $this->placeWithin($task, $from, $until) ? 0 : null;
         }
         if ($share < $of->least[$task] || ! $of->easy[$task] || $of->odd[$task] > 0 || $of->barred[$task] || ! $this->mayBegin($task, PHP_INT_MAX)) {
             return null;
         }
-        foreach ($of->after[$task] as $before) {
+        foreach ($of->predecessors[$task] as $before) {
             $from = max($from, $this->endOfKept($before));
         }
         [$found, $missing] = $this->find($task, $of->lane[$task], $share, $of->problem->aligned(max($from, $of->release[$task])), $until);
@@ -189,7 +175,7 @@ final class Timetable
     /** True if all that a task comes after is kept whole and ends by that moment. */
     public function mayBegin(int $task, int $moment): bool
     {
-        foreach ($this->of->after[$task] as $before) {
+        foreach ($this->of->predecessors[$task] as $before) {
             if ($this->keptMinutes($before) < $this->of->minutes[$before] || $this->of->odd[$before] > 0 || $this->endOfKept($before) > $moment) {
                 return false;
             }
@@ -199,7 +185,7 @@ final class Timetable
     }
 
     /** Counts a task that was kept whole as placed, wherever its predecessors end. */
-    public function settle(int $task): void
+    public function countAsPlaced(int $task): void
     {
         $this->close($task, 0, 0);
         $this->finish[$task] = $this->last;
@@ -209,25 +195,18 @@ final class Timetable
     public function keep(int $task, int $start, int $end): void
     {
         $lane = $this->of->lane[$task];
-        $window = (int) $this->windowOf($lane, $start, $end);
-        $this->take($task, $lane, $window, $start, $end, $this->days[$lane][$window]);
+        $this->take($task, $lane, (int) $this->free->around($lane, $start, $end), $start, $end);
         $this->kept[$task][] = [$start, $end];
     }
 
     /** Takes what was kept of a task away again. */
     public function giveBack(int $task): void
     {
-        $lanes = $this->of->lanes;
+        $lane = $this->of->lane[$task];
         foreach ($this->kept[$task] ?? [] as [$start, $end]) {
-            foreach (array_keys($lanes->with[$this->of->lane[$task]]) as $lane) {
-                $this->reopen($lane, $start, $end);
-            }
-            $day = $this->of->problem->zone->dayOf($start)->number;
-            $set = $lanes->set[$this->of->lane[$task]];
+            $this->free->giveBack($lane, $start, $end);
+            $this->use->add($lane, $this->of->problem->zone->dayOf($start)->number, $this->of->deep[$task], $start - $end);
             $this->mark -= $end * $end - $start * $start;
-            $this->used[$day] = ($this->used[$day] ?? 0) - ($lanes->dayLimited ? $end - $start : 0);
-            $this->usedSet[$set][$day] = ($this->usedSet[$set][$day] ?? 0) - ($lanes->setLimited ? $end - $start : 0);
-            $this->usedDeep[$day] = ($this->usedDeep[$day] ?? 0) - ($lanes->deepLimited && $this->of->deep[$task] ? $end - $start : 0);
         }
         unset($this->kept[$task], $this->finish[$task]);
     }
@@ -236,9 +215,9 @@ final class Timetable
     public function accepts(int $task, int $start, int $end): bool
     {
         $lane = $this->of->lane[$task];
-        $window = $this->windowOf($lane, $start, $end);
+        $window = $this->free->around($lane, $start, $end);
 
-        return $window !== null && $this->roomOn($task, $lane, $this->days[$lane][$window]) >= $end - $start;
+        return $window !== null && $this->use->room($lane, $this->free->days[$lane][$window], $this->of->deep[$task]) >= $end - $start;
     }
 
     /** Minutes of a task that were kept. */
@@ -272,14 +251,7 @@ final class Timetable
     /** True if the task's hours have any free time from that moment on. */
     public function hasFreeTime(int $task, int $from): bool
     {
-        $lane = $this->of->lane[$task];
-        foreach ($this->ends[$lane] as $i => $end) {
-            if ($end > max($from, $this->starts[$lane][$i])) {
-                return true;
-            }
-        }
-
-        return false;
+        return $this->free->isAnyFrom($this->of->lane[$task], $from);
     }
 
     /** The first moment of the grid at which a task may begin; null if something keeps it out altogether. */
@@ -290,7 +262,7 @@ final class Timetable
             return null;
         }
         $from = $of->release[$task];
-        foreach ($of->after[$task] as $before) {
+        foreach ($of->predecessors[$task] as $before) {
             $finish = $this->finish[$before];
             if ($finish < 0) {
                 return null;
@@ -335,18 +307,10 @@ final class Timetable
         $most = $of->most[$task];
         $apart = isset($this->kept[$task]) ? [...$of->apart[$task], ...$this->kept[$task]] : $of->apart[$task];
         $limited = $of->limited[$task];
-        $starts = $this->starts[$lane];
-        $ends = $this->ends[$lane];
-        $useful = $of->useful[$lane];
+        $starts = $this->free->starts[$lane];
+        $ends = $this->free->ends[$lane];
         $count = count($starts);
-        $i = $this->head[$lane];
-        while ($i < $count && $useful > $ends[$i] - $starts[$i]) {
-            $i++;
-        }
-        $this->head[$lane] = $i;
-        if ($i < $count && $ends[$i] <= $from) {
-            $i = $this->firstEndingAfter($lane, $from);
-        }
+        $i = $this->free->firstFrom($lane, $from, $of->useful[$lane]);
         $last = $day = -1;
         $run = $free = 0;
         $found = [];
@@ -362,9 +326,9 @@ final class Timetable
                 $at = $start > $from ? $start : $from;
             }
             if ($limited) {
-                if ($this->days[$lane][$i] !== $day) {
-                    $day = $this->days[$lane][$i];
-                    $free = $this->roomOn($task, $lane, $day);
+                if ($this->free->days[$lane][$i] !== $day) {
+                    $day = $this->free->days[$lane][$i];
+                    $free = $this->use->room($lane, $day, $of->deep[$task]);
                 }
                 if ($free < $least) {
                     continue;
@@ -404,36 +368,6 @@ final class Timetable
         return [$found, $left];
     }
 
-    /** The free window of a lane that has all of that time, or null. */
-    private function windowOf(int $lane, int $start, int $end): ?int
-    {
-        $i = $this->firstEndingAfter($lane, $start);
-
-        return isset($this->starts[$lane][$i]) && $this->starts[$lane][$i] <= $start && $this->ends[$lane][$i] >= $end ? $i : null;
-    }
-
-    private function firstEndingAfter(int $lane, int $moment): int
-    {
-        return self::firstAfter($this->ends[$lane], $moment);
-    }
-
-    /**
-     * The place of the first number above another, by halving.
-     *
-     * @param  array<int, int>  $ascending
-     */
-    private static function firstAfter(array $ascending, int $number): int
-    {
-        $low = 0;
-        $high = count($ascending);
-        while ($low < $high) {
-            $middle = ($low + $high) >> 1;
-            $ascending[$middle] <= $number ? $low = $middle + 1 : $high = $middle;
-        }
-
-        return $low;
-    }
-
     /** When the last fixed or kept block of a task ends; 0 if it has none. */
     public function endOfKept(int $task): int
     {
@@ -454,7 +388,7 @@ final class Timetable
             $this->last = $end > 0 ? $end : $of->problem->now;
             $this->cost += $of->cost($task, $this->last);
         }
-        if ($of->followers[$task] !== []) {
+        if ($of->successors[$task] !== []) {
             $this->finish[$task] = $this->last;
         }
     }
@@ -465,113 +399,18 @@ final class Timetable
         $laid = [];
         for ($i = count($found) - 1; $i >= 0; $i--) { // from the last, since a window that is cut in two moves the later ones
             [$window, $start, $end] = $found[$i];
-            $this->take($task, $lane, $window, $start, $end, $this->days[$lane][$window]);
+            $this->take($task, $lane, $window, $start, $end);
             $laid[] = [$start, $end];
         }
         $this->laid = count($laid) > 1 ? array_reverse($laid) : $laid;
     }
 
-    private function take(int $task, int $lane, int $window, int $start, int $end, int $day): void
+    private function take(int $task, int $lane, int $window, int $start, int $end): void
     {
-        $lanes = $this->of->lanes;
         $this->mark += $end * $end - $start * $start;
-        if ($start <= $this->starts[$lane][$window]) {
-            $until = $this->ends[$lane][$window];
-            $this->starts[$lane][$window] = $end < $until ? $end : $until;
-        } else {
-            $this->cut($lane, $window, $start, $end);
-        }
-        foreach ($lanes->sharing[$lane] as $other) {
-            $this->carve($other, $start, $end);
-        }
-        if ($lanes->dayLimited) {
-            $this->used[$day] = ($this->used[$day] ?? 0) + $end - $start;
-        }
-        if ($lanes->setLimited) {
-            $set = $lanes->set[$lane];
-            $this->usedSet[$set][$day] = ($this->usedSet[$set][$day] ?? 0) + $end - $start;
-        }
-        if ($lanes->deepLimited && $this->of->deep[$task]) {
-            $this->usedDeep[$day] = ($this->usedDeep[$day] ?? 0) + $end - $start;
-        }
-    }
-
-    private function cut(int $lane, int $i, int $start, int $end): void
-    {
-        if ($start <= $this->starts[$lane][$i]) {
-            $this->starts[$lane][$i] = min($end, $this->ends[$lane][$i]);
-        } elseif ($end >= $this->ends[$lane][$i]) {
-            $this->ends[$lane][$i] = $start;
-        } else {
-            array_splice($this->starts[$lane], $i + 1, 0, [$end]);
-            array_splice($this->ends[$lane], $i, 0, [$start]);
-            array_splice($this->days[$lane], $i, 0, [$this->days[$lane][$i]]);
-        }
-    }
-
-    private function carve(int $lane, int $start, int $end): void
-    {
-        $starts = $this->starts[$lane];
-        $ends = $this->ends[$lane];
-        $count = count($ends);
-        $i = 0;
-        $high = $count;
-        while ($i < $high) {
-            $middle = ($i + $high) >> 1;
-            $ends[$middle] <= $start ? $i = $middle + 1 : $high = $middle;
-        }
-        for (; $i < $count && $starts[$i] < $end; $i++) {
-            if ($starts[$i] < $ends[$i]) {
-                unset($starts, $ends); // so that cutting copies nothing
-                $this->cut($lane, $i, $start, $end);
-                $starts = $this->starts[$lane];
-                $ends = $this->ends[$lane];
-                $count = count($ends);
-            }
-        }
-    }
-
-    /** Makes time of a lane free that was taken, joined to what is free next to it. */
-    private function reopen(int $lane, int $start, int $end): void
-    {
-        $whole = $this->of->lanes;
-        for ($n = self::firstAfter($whole->ends[$lane], $start); isset($whole->starts[$lane][$n]) && $whole->starts[$lane][$n] < $end; $n++) {
-            [$from, $until] = [$whole->starts[$lane][$n], $whole->ends[$lane][$n]];
-            $open = max($start, $from);
-            $close = min($end, $until);
-            $this->head[$lane] = 0;
-            $before = $next = $this->firstEndingAfter($lane, $open);
-            while ($before > 0 && $this->starts[$lane][$before - 1] >= $this->ends[$lane][$before - 1]) {
-                $before--; // used up
-            }
-            if ($before > 0 && $this->ends[$lane][$before - 1] === $open && $this->starts[$lane][$before - 1] >= $from) {
-                $open = $this->starts[$lane][--$before];
-            }
-            while (isset($this->starts[$lane][$next]) && $this->starts[$lane][$next] >= $this->ends[$lane][$next]) {
-                $next++;
-            }
-            if (isset($this->starts[$lane][$next]) && $this->starts[$lane][$next] === $close && $this->ends[$lane][$next] <= $until) {
-                $close = $this->ends[$lane][$next++];
-            }
-            array_splice($this->starts[$lane], $before, $next - $before, [$open]);
-            array_splice($this->ends[$lane], $before, $next - $before, [$close]);
-            array_splice($this->days[$lane], $before, $next - $before, [$whole->days[$lane][$n]]);
-        }
-    }
-
-    private function roomOn(int $task, int $lane, int $day): int
-    {
-        $lanes = $this->of->lanes;
-        $room = $lanes->dayLimited ? $lanes->dayLimit[$day] - ($this->used[$day] ?? 0) : PHP_INT_MAX;
-        if ($lanes->setLimited) {
-            $set = $lanes->set[$lane];
-            $room = min($room, $lanes->setLimit[$set][$day] - ($this->usedSet[$set][$day] ?? 0));
-        }
-        if ($lanes->deepLimited && $this->of->deep[$task]) {
-            $room = min($room, $lanes->deepLimit[$day] - ($this->usedDeep[$day] ?? 0));
-        }
-
-        return $room <= 0 ? 0 : $room - $room % $this->of->problem->step;
+        $day = $this->free->days[$lane][$window];
+        $this->free->take($lane, $window, $start, $end);
+        $this->use->add($lane, $day, $this->of->deep[$task], $end - $start);
     }
 
     /**

@@ -60,7 +60,7 @@ final class MoveEstimate
         $order = $this->order;
         $at = $this->place[$task];
         [$first, $last] = $at < $to ? [$at, $to] : [$to, $at];
-        $along = $at < $to ? $this->of->allAfter[$task] : $this->of->allBefore[$task];
+        $along = $at < $to ? $this->of->allSuccessors[$task] : $this->of->allPredecessors[$task];
         $company = $others = [];
         for ($i = $first; $i <= $last; $i++) {
             if ($i === $at || isset($along[$order[$i]])) {
@@ -83,7 +83,7 @@ final class MoveEstimate
         $at = $this->place[$task];
         $order = $this->moved($task, $to);
         $isLater = $at < $to;
-        $along = $isLater ? $of->allAfter[$task] : $of->allBefore[$task];
+        $along = $isLater ? $of->allSuccessors[$task] : $of->allPredecessors[$task];
         $lane = $of->lane[$task];
         $with = $of->lanes->with[$lane];
         $minutes = $of->minutes[$task];
@@ -121,7 +121,7 @@ final class MoveEstimate
         [$lanes, $sizes, $weights, $lates, $dues, $releases] = [$of->lane, $of->minutes, $of->weight, $of->lateness, $of->due, $of->release];
         [$before, $over, $with] = [$of->lanes->open->before, $of->lanes->open->over, $of->lanes->with[$of->lane[$task]]];
         $at = $this->place[$task];
-        $along = $of->allAfter[$task];
+        $along = $of->allSuccessors[$task];
         $mine = $over[$lanes[$task]];
         $shift = intdiv($sizes[$task], $step);
         $position = $this->position($lanes[$task], $ends[$task], $shift);
@@ -173,7 +173,7 @@ final class MoveEstimate
         [$lanes, $sizes, $weights, $lates, $dues] = [$of->lane, $of->minutes, $of->weight, $of->lateness, $of->due];
         [$before, $over, $with] = [$of->lanes->open->before, $of->lanes->open->over, $of->lanes->with[$of->lane[$task]]];
         $at = $this->place[$task];
-        $along = $of->allBefore[$task];
+        $along = $of->allPredecessors[$task];
         $mine = $over[$lanes[$task]];
         $shift = intdiv($sizes[$task], $step);
         $position = $this->position($lanes[$task], $ends[$task], $shift);

@@ -145,7 +145,7 @@ final class OrderSearch
             if ($ranges === []) {
                 return;
             }
-            if (! $this->layOut($ranges, $this->now->cost(), PHP_INT_MAX)) {
+            if (! $this->takeIfBetter($ranges, $this->now->cost(), PHP_INT_MAX)) {
                 $most = intdiv(count($ranges), 4);
             }
         }
@@ -176,7 +176,7 @@ final class OrderSearch
             if ($ranges === []) {
                 return;
             }
-            if ($this->layOut($ranges, $this->now->cost(), count($ranges) === 1 ? self::PATIENCE : PHP_INT_MAX)) {
+            if ($this->takeIfBetter($ranges, $this->now->cost(), count($ranges) === 1 ? self::PATIENCE : PHP_INT_MAX)) {
                 $batch = count($ranges) >= $batch ? min(2 * $batch, 64) : $batch;
             } elseif (count($ranges) > 1) {
                 $batch = intdiv(count($ranges), 2);
@@ -221,7 +221,7 @@ final class OrderSearch
             $this->estimate->follow($this->now);
             $range = self::range($this->now->place[$task], $to);
             $this->estimate->take($task, $to);
-            if ($this->layOut([$range], $this->now->cost(), self::PATIENCE)) {
+            if ($this->takeIfBetter([$range], $this->now->cost(), self::PATIENCE)) {
                 return [$range];
             }
         }
@@ -250,7 +250,7 @@ final class OrderSearch
     }
 
     /** @param  non-empty-list<array{int, int}>  $ranges  of places that the estimate's order changes */
-    private function layOut(array $ranges, int $limit, int $patience): bool
+    private function takeIfBetter(array $ranges, int $limit, int $patience): bool
     {
         $this->left--;
 
@@ -325,7 +325,7 @@ final class OrderSearch
     {
         $place = array_flip($order);
         foreach ($order as $at => $task) {
-            foreach ($this->of->after[$task] as $before) {
+            foreach ($this->of->predecessors[$task] as $before) {
                 if (($place[$before] ?? -1) > $at) {
                     return false;
                 }

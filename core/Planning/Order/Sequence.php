@@ -87,7 +87,7 @@ final class Sequence
             }
             $table = clone $table;
             $table->cost = 0;
-            $table->place($order[$i]);
+            $table->placeWhole($order[$i]);
             $cost += $table->cost;
             $new[] = $table;
             $sums[] = $cost;
@@ -138,7 +138,7 @@ final class Sequence
         $now = $this->tables[$until]->finish;
         for ($i = $first; $i < $until; $i++) {
             $task = $order[$i];
-            if ($this->of->followers[$task] !== [] && $table->finish[$task] !== $now[$task]) {
+            if ($this->of->successors[$task] !== [] && $table->finish[$task] !== $now[$task]) {
                 return false;
             }
         }

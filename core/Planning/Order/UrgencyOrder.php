@@ -31,7 +31,7 @@ final readonly class UrgencyOrder
         $count = count($sizes);
         $scale = max(1.0, $lookAhead * array_sum($sizes) / max(1, $count));
         [$dues, $rates] = $this->effectiveDues();
-        $open = array_map(count(...), $of->after);
+        $open = array_map(count(...), $of->predecessors);
         $released = [];
         foreach ($of->release as $task => $release) {
             $released[$task] = $of->lanes->open->minutes($of->lane[$task], $release);
@@ -63,7 +63,7 @@ final readonly class UrgencyOrder
             foreach ($of->lanes->inCommon[$of->lane[$best]] as $lane => $share) {
                 $clock[$lane] += $share * $sizes[$best];
             }
-            foreach ($of->followers[$best] as $next) {
+            foreach ($of->successors[$best] as $next) {
                 if (--$open[$next] === 0) {
                     $free[$next] = 0;
                 }
@@ -94,7 +94,7 @@ final readonly class UrgencyOrder
             }
             $dues[$task] = $of->due[$task] === PHP_INT_MAX ? INF : (1 - $reserve) * $of->lanes->open->minutes($of->lane[$task], $of->due[$task]);
         }
-        $waiting = array_map(count(...), $of->followers);
+        $waiting = array_map(count(...), $of->successors);
         $free = array_filter($waiting, static fn (int $n): bool => $n === 0);
         $order = [];
         while ($free !== []) {
@@ -117,7 +117,7 @@ final readonly class UrgencyOrder
             foreach ($of->lanes->inCommon[$of->lane[$best]] as $lane => $share) {
                 $clock[$lane] -= $share * $sizes[$best];
             }
-            foreach ($of->after[$best] as $before) {
+            foreach ($of->predecessors[$best] as $before) {
                 if (--$waiting[$before] === 0) {
                     $free[$before] = 0;
                 }
@@ -156,7 +156,7 @@ final readonly class UrgencyOrder
         if (isset($done[$task])) {
             return;
         }
-        $before = $this->of->after[$task];
+        $before = $this->of->predecessors[$task];
         usort($before, static fn (int $a, int $b): int => $dues[$a] <=> $dues[$b]);
         foreach ($before as $other) {
             $this->append($other, $dues, $order, $done);
@@ -180,7 +180,7 @@ final readonly class UrgencyOrder
             $rates[$task] = $due === PHP_INT_MAX ? 0.0 : (float) $of->lateness[$task];
         }
         foreach (array_reverse($of->sorted()) as $task) {
-            foreach ($of->after[$task] as $before) {
+            foreach ($of->predecessors[$task] as $before) {
                 if ($dues[$before] > $dues[$task] - $of->minutes[$task]) {
                     $dues[$before] = $dues[$task] - $of->minutes[$task];
                 }

@@ -38,7 +38,7 @@ final class Commitments
     private function keepFrozen(): void
     {
         $frozen = [];
-        foreach ($this->of->before as $task => $blocks) {
+        foreach ($this->of->previousBlocks as $task => $blocks) {
             foreach ($blocks as [$start, $end]) {
                 if ($start < $this->of->problem->frozenUntil && $start >= ($this->of->problem->tasks[$task]->notBefore ?? 0)) {
                     $frozen[] = [$start, $end, $task];
@@ -69,7 +69,7 @@ final class Commitments
             $shares = $halves = [];
             foreach ($picks as $task) {
                 $share = $tasks[$task]->pickMinutes;
-                if ($share !== null && $share < $tasks[$task]->minutes && $this->of->after[$task] === []) {
+                if ($share !== null && $share < $tasks[$task]->minutes && $this->of->predecessors[$task] === []) {
                     $shares[$task] = $share;
                     $halves[$task] = max($tasks[$task]->minChunk, intdiv($share, 2));
                 }
@@ -153,16 +153,16 @@ final class Commitments
      */
     private function layWithPredecessors(int $task, Interval $day, ?int $share = null): ?int
     {
-        foreach ($this->of->after[$task] as $before) {
+        foreach ($this->of->predecessors[$task] as $before) {
             if ($day->end <= $this->of->problem->now || $this->layWithPredecessors($before, new Interval($this->of->problem->now, $day->end)) !== 0) {
                 return null;
             }
         }
         if ($share !== null) {
-            return $this->table->layShare($task, $share, $day->start, $day->end);
+            return $this->table->placeShareWithin($task, $share, $day->start, $day->end);
         }
 
-        return $this->table->lay($task, $day->start, $day->end) ? 0 : null;
+        return $this->table->placeWithin($task, $day->start, $day->end) ? 0 : null;
     }
 
     /** First those that may stay where the last plan has them, so that no other takes their day. */
@@ -209,7 +209,7 @@ final class Commitments
     {
         foreach ($days as $number) {
             $day = $this->of->problem->zone->day(new LocalDay($number));
-            if ($this->table->lay($task, $day->start, $day->end)) {
+            if ($this->table->placeWithin($task, $day->start, $day->end)) {
                 return $number;
             }
         }
@@ -224,7 +224,7 @@ final class Commitments
      */
     private function keepOn(int $task, Interval $day, int $most = PHP_INT_MAX): void
     {
-        foreach ($this->of->after[$task] === [] ? $this->of->before[$task] ?? [] : [] as [$start, $end]) {
+        foreach ($this->of->predecessors[$task] === [] ? $this->of->previousBlocks[$task] ?? [] : [] as [$start, $end]) {
             if ($this->table->keptMinutes($task) < $most && $start >= $day->start && $end <= $day->end && $start >= $this->of->release[$task]) {
                 $this->keep($task, $start, $end);
             }

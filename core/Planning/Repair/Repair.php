@@ -93,7 +93,7 @@ final class Repair
         }
         foreach ($order as $task) {
             if ($this->kept->keptMinutes($task) === $of->minutes[$task] && $of->odd[$task] === 0) {
-                $this->kept->settle($task);
+                $this->kept->countAsPlaced($task);
                 $this->damage[$task] = $this->damageOf($task, $this->kept->last);
             } else {
                 $this->rest[$task] = true;
@@ -106,13 +106,13 @@ final class Repair
     public function solve(): array
     {
         $loose = [];
-        $best = $this->lay($loose);
+        $best = $this->refilled($loose);
         while ($this->left > 0 && ($found = $this->loosened($best)) !== null) {
             $best = $found;
         }
         $best = $this->stirred($this->withoutNeedless($best));
         $better = (new OrderSearch($this->of, $best->base))->best([$best->order], $this->left);
-        $ordered = $this->lay($best->loose, $better);
+        $ordered = $this->refilled($best->loose, $better);
         $best = $ordered->value < $best->value ? $ordered : $best;
 
         return [$best->base, $best->order];
@@ -139,7 +139,7 @@ final class Repair
 
     private function keep(int $task): void
     {
-        foreach ($this->of->before[$task] ?? [] as [$start, $end]) {
+        foreach ($this->of->previousBlocks[$task] ?? [] as [$start, $end]) {
             $rest = $this->of->minutes[$task] - $this->kept->keptMinutes($task) - ($end - $start);
             if ($start >= $this->of->release[$task] && $this->isAfterKept($task, $start) && Keeping::allows($this->of, $this->kept, $task, $start, $end, $rest)) {
                 $this->kept->keep($task, $start, $end);
@@ -150,7 +150,7 @@ final class Repair
     /** True if nothing that comes before a task stays beyond that moment. */
     private function isAfterKept(int $task, int $start): bool
     {
-        foreach ($this->of->after[$task] as $before) {
+        foreach ($this->of->predecessors[$task] as $before) {
             if ($this->kept->endOfKept($before) > $start) {
                 return false;
             }
@@ -164,9 +164,9 @@ final class Repair
      * @param  list<int>|null  $order  of all that is laid; by urgency if null
      * @param  Repaired|null  $from  a state in which fewer are loose, to go on from
      */
-    private function lay(array $loose, ?array $order = null, ?Repaired $from = null): Repaired
+    private function refilled(array $loose, ?array $order = null, ?Repaired $from = null): Repaired
     {
-        return $this->layWithin(PHP_INT_MAX, $loose, $order, $from) ?? throw new \LogicException('Nothing costs more than that.');
+        return $this->refilledWithin(PHP_INT_MAX, $loose, $order, $from) ?? throw new \LogicException('Nothing costs more than that.');
     }
 
     /**
@@ -175,7 +175,7 @@ final class Repair
      * @param  array<int, true>  $loose
      * @param  list<int>|null  $order
      */
-    private function layWithin(int $limit, array $loose, ?array $order = null, ?Repaired $from = null): ?Repaired
+    private function refilledWithin(int $limit, array $loose, ?array $order = null, ?Repaired $from = null): ?Repaired
     {
         do {
             $this->left--;
@@ -239,16 +239,16 @@ final class Repair
     {
         $ends = [];
         foreach ($order as $task) {
-            $table->place($task);
+            $table->placeWhole($task);
             $ends[$task] = $table->last;
             $value += $this->damageOf($task, $table->last) - $this->least[$task];
-            if (isset($this->of->before[$task])) {
+            if (isset($this->of->previousBlocks[$task])) {
                 $value += $this->price * $this->moved($task, [...$table->keptOf($task), ...$table->laid]);
             }
             if ($value > $limit && ! $this->mayLoosenMore($table, $order, count($ends))) {
                 return [null, $value, null];
             }
-            foreach ($this->of->followers[$task] as $next) {
+            foreach ($this->of->successors[$task] as $next) {
                 $first = isset($ends[$next]) ? null : $table->firstKept($next);
                 if ($first !== null && ($table->last < 0 || $table->last > $first)) {
                     return [$ends, $value, $next];
@@ -267,7 +267,7 @@ final class Repair
     private function mayLoosenMore(Timetable $table, array $order, int $laid): bool
     {
         for ($i = $laid - 1; $i < count($order); $i++) {
-            foreach ($this->of->followers[$order[$i]] as $next) {
+            foreach ($this->of->successors[$order[$i]] as $next) {
                 if ($table->firstKept($next) !== null) {
                     return true;
                 }
@@ -285,7 +285,7 @@ final class Repair
     private function moved(int $task, array $now): int
     {
         $moved = 0;
-        foreach ($this->of->before[$task] ?? [] as [$start, $end]) {
+        foreach ($this->of->previousBlocks[$task] ?? [] as [$start, $end]) {
             $moved += $end - $start;
             foreach ($now as [$from, $until]) {
                 $moved -= max(0, min($end, $until) - max($start, $from));
@@ -325,7 +325,7 @@ final class Repair
                         return $better;
                     }
                     $seen[$name] = true;
-                    $found = $this->layWithin($better->value ?? $next[self::BEAM - 1]->value ?? PHP_INT_MAX, $loose, null, $state);
+                    $found = $this->refilledWithin($better->value ?? $next[self::BEAM - 1]->value ?? PHP_INT_MAX, $loose, null, $state);
                     if ($found !== null) {
                         $better = $found->value < ($better ?? $best)->value ? $found : $better;
                         $next[] = $found;
@@ -360,10 +360,10 @@ final class Repair
                 if ($this->left <= self::RESERVE) {
                     return $best;
                 }
-                $state = $this->lay($best->loose + array_fill_keys($group, true), null, $best);
+                $state = $this->refilled($best->loose + array_fill_keys($group, true), null, $best);
                 $order = (new OrderSearch($this->of, $state->base))->best([$state->order], self::STIR);
                 $this->left -= self::STIR;
-                $state = $this->layWithin((int) ($best->value + self::NEARLY * abs($best->value)), $state->loose, $order, $state);
+                $state = $this->refilledWithin((int) ($best->value + self::NEARLY * abs($best->value)), $state->loose, $order, $state);
                 $state = $state === null ? $best : $this->withoutNeedless($state, $order);
                 if ($state->value < $best->value) {
                     $best = $state;
@@ -494,7 +494,7 @@ final class Repair
     {
         foreach (array_keys($best->loose) as $task) {
             $order = $order === null ? null : array_values(array_diff($best->order, [$task]));
-            $best = $this->layWithin($best->value, array_diff_key($best->loose, [$task => true]), $order) ?? $best;
+            $best = $this->refilledWithin($best->value, array_diff_key($best->loose, [$task => true]), $order) ?? $best;
         }
 
         return $best;

@@ -19,7 +19,7 @@ use Nekto\Core\Task\Task;
  * blocks stay. Every block can at least stay where it is, so nothing that is in time gets a latest start before its
  * planned one.
  */
-final class LatestStarts
+final class PlanSlack
 {
     /** @var array<string, TaskSlack> by task, completely placed ones that are not only anchored */
     public readonly array $tasks;

@@ -7,7 +7,7 @@ namespace Nekto\Core\Pressure;
 use Nekto\Core\Time\IntervalSet;
 
 /** How far placed work can still slip and meet its due date. */
-final readonly class Slack
+final readonly class BlockSlack
 {
     private function __construct(
         /** Open minutes between its planned and its latest start; negative if it is late as planned. */
