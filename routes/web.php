@@ -29,6 +29,7 @@ use App\Http\Controllers\TaskController;
 use App\Http\Controllers\TemplateController;
 use App\Http\Controllers\TokenController;
 use App\Http\Controllers\TryController;
+use App\Http\Controllers\UpController;
 use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WeighController;
 use App\Http\Controllers\WorkController;
@@ -39,7 +40,8 @@ use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 use Illuminate\View\Middleware\ShareErrorsFromSession;
 
-Route::redirect('/', '/shape');
+Route::redirect('/', '/shape')->name('home');
+Route::get('/up', UpController::class)->name('up')->withoutMiddleware('web');
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('login');

@@ -32,7 +32,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function boot(): void
     {
-        Clock::set((string) config('nekto.now'));
+        Clock::set((string) (getenv('NEKTO_NOW') ?: config('nekto.now'))); // a variable of the process goes before a configuration that was cached without it
         Model::shouldBeStrict(! $this->app->isProduction());
         Task::observe([TaskHistory::class, RepeatObserver::class]);
         Password::defaults(fn (): Password => Password::min(10));

@@ -6,6 +6,7 @@ namespace App\Time;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 
 /** When the worker last looked after accounts: what it did for this minute no request has to do again. */
 final class Heartbeat
@@ -17,12 +18,12 @@ final class Heartbeat
     /** The minute's work for an account is done. */
     public static function beat(int $account, CarbonImmutable $now): void
     {
-        Cache::put(self::KEY.".{$account}", $now->toDateTimeString(), self::KEPT_SECONDS);
+        DB::table('changes')->where('user_id', $account)->update(['looked_after_at' => $now->toDateTimeString()]);
     }
 
     public static function isDone(int $account, CarbonImmutable $now): bool
     {
-        return Cache::get(self::KEY.".{$account}") === $now->toDateTimeString();
+        return DB::table('changes')->where('user_id', $account)->value('looked_after_at') === $now->toDateTimeString();
     }
 
     /** All accounts were seen to. */

@@ -35,17 +35,29 @@ final readonly class Pull
     public static function of(?Importance $importance, ?int $pressure, Push $push = Push::None, int $days = 0): self
     {
         return new self(
-            match ($importance) {
-                null => 0,
-                Importance::Low => 5,
-                Importance::Medium => 12,
-                Importance::High => 24,
-                Importance::Vital => 40,
-            },
-            (int) round(self::MOST_PRESSURE * min(self::FULL_PRESSURE, max(0, $pressure ?? 0)) / self::FULL_PRESSURE),
+            self::ofImportance($importance),
+            (int) round(self::ofPressure($pressure ?? 0)),
             self::PUSH * $push->value,
             min(self::MOST_AGE, intdiv(max(0, $days), self::DAYS_A_POINT)),
         );
+    }
+
+    /** What importance adds. */
+    public static function ofImportance(?Importance $importance): int
+    {
+        return match ($importance) {
+            null => 0,
+            Importance::Low => 5,
+            Importance::Medium => 12,
+            Importance::High => 24,
+            Importance::Vital => 40,
+        };
+    }
+
+    /** What pressure adds, before it is rounded. */
+    public static function ofPressure(int $percent): float
+    {
+        return self::MOST_PRESSURE * min(self::FULL_PRESSURE, max(0, $percent)) / self::FULL_PRESSURE;
     }
 
     public function total(): int

@@ -21,6 +21,7 @@ return new class extends Migration
         Schema::create('changes', static function (Blueprint $table): void {
             $table->foreignId('user_id')->primary()->constrained()->cascadeOnDelete();
             $table->unsignedInteger('count')->default(0);
+            $table->dateTime('looked_after_at')->nullable(); // the minute whose work the worker has done for the account
         });
         DB::statement('insert into changes (user_id) select id from users');
         DB::unprepared('create trigger changes_users_insert after insert on users begin insert into changes (user_id) values (new.id); end');

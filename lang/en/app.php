@@ -4,4 +4,8 @@ declare(strict_types=1);
 
 return [
     'page_expired' => 'This page had been open too long to be sure it was you. Nothing was lost: send it again.',
+    'up' => 'Nekto is up.',
+    'worker_ran' => 'The worker last looked after plans at :at UTC.',
+    'worker_late' => 'The worker last looked after plans at :at UTC, :minutes minutes ago: is the scheduler running?',
+    'worker_never' => 'The worker has not looked after plans within a day: is the scheduler running?',
 ];

@@ -40,6 +40,8 @@ return [
     'send_where' => 'Choose a day, or the bank.',
     'of_left' => 'of :left left',
     'slack_none' => 'none',
+    'tail_today' => 'slack',
+    'tail_later' => 'can end as late as',
     'block_length' => 'A block is 5 minutes to 12 hours long.',
     'left_required' => 'Say how much is left, such as 30 min.',
     'gap' => [

@@ -29,7 +29,7 @@ export async function show(address, options = {}) {
 
 /** Shows the same page as it is now, unless something else is on its way: its answer must not be lost to this one. */
 export async function refresh() {
-    return open === 0 && show(location.href)
+    return open === 0 && show(location.href, { headers: { 'X-By-Itself': '1' } }) // nobody is at the window for that
 }
 
 async function showWhenAnswered(address, options) {

@@ -1,40 +1,76 @@
 import { refresh } from './page.js'
 import { forgetReminders, held, listenForReminders, take, windowName } from './reminders.js'
 
-/** Milliseconds between two questions: another window is seen within seconds. */
-const EVERY = 3000
+/** Milliseconds between two questions while another device is in use: its changes are seen within seconds. */
+const OFTEN = 3000
 
-const EVERY_HIDDEN = 20_000
+/** Else each pause is longer than the one before, up to here; a hidden window may be later still. */
+const SELDOM = 30_000
+
+const SELDOM_HIDDEN = 60_000
+
+const LONGER = 1.5
+
+/** Windows of one browser tell each other what they show, without asking the server. */
+const channel = 'BroadcastChannel' in window ? new BroadcastChannel('nekto') : null
+
+let pause = OFTEN
+
+/** A mark another window told while a hand was on this one. */
+let waiting = null
 
 /** Keeps this window in step with the account's others, and brings reminders. */
 export function listenForPulse() {
-    if (document.getElementById('page')?.dataset.pulse === undefined) {
+    if (shown() === undefined) {
         forgetReminders()
         return
     }
     listenForReminders()
-    setTimeout(beat, EVERY)
+    let timer = setTimeout(beat, OFTEN)
+    async function beat() {
+        clearTimeout(timer)
+        const came = await ask()
+        timer = setTimeout(beat, came ? 0 : pause) // what came is confirmed at once
+    }
+    document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && beat())
+    document.addEventListener('focusout', () => setTimeout(() => follow(waiting)))
+    channel?.addEventListener('message', ({ data }) => Number(data) > Number(shown()) && follow(data))
+    new MutationObserver(tell).observe(document.getElementById('page'), { attributeFilter: ['data-pulse'] })
+    tell()
 }
 
-async function beat() {
-    const page = document.getElementById('page')
-    let came = false
+/** Returns whether a reminder came. */
+async function ask() {
+    pause = Math.min(pause * LONGER, document.visibilityState === 'visible' ? SELDOM : SELDOM_HIDDEN)
     try {
         const response = await fetch(`/pulse?${new URLSearchParams({ window: windowName(), held: held() })}`, { credentials: 'same-origin', headers: { Accept: 'application/json' } })
         if (response.ok) {
-            const { mark, reminders, settled } = await response.json()
-            came = take(reminders, settled)
-            if (mark !== page.dataset.pulse && !isBusy()) {
-                await refresh()
-            }
+            const { mark, soon, reminders, settled } = await response.json()
+            pause = soon ? OFTEN : pause
+            await follow(mark)
+            return take(reminders, settled)
         }
     } catch {
         // not reachable just now: asked again
     }
-    setTimeout(beat, came ? 0 : document.visibilityState === 'visible' ? EVERY : EVERY_HIDDEN) // what came is confirmed at once
+    return false
 }
 
-/** Nothing changes under a hand. */
+/** Shows the page as it is now if a mark says that it has changed; nothing changes under a hand. */
+async function follow(mark) {
+    waiting = mark
+    if (mark !== null && mark !== shown() && !isBusy()) {
+        waiting = null
+        await refresh()
+    }
+}
+
+const shown = () => document.getElementById('page')?.dataset.pulse
+
+function tell() {
+    channel?.postMessage(shown())
+}
+
 function isBusy() {
     return document.activeElement?.matches('input, textarea, select') || document.querySelector('dialog[open], .ghost:not(.ghost-stays), details.asks[open]') !== null
 }

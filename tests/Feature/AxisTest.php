@@ -84,7 +84,7 @@ final class AxisTest extends FeatureTestCase
         $now = Moments::minute(Clock::now());
         $curve = new DemandCurve([[Moments::minute($this->utc('2026-03-13 17:00')), 1400]], new Timeline($time->open($set)), $now);
         $line = (new Field($axis, $curve))->lines()[3]; // pull 40
-        preg_match_all('/[ML]([\d.]+) (-?[\d.]+)/', $line['line'], $points, PREG_SET_ORDER);
+        preg_match_all('/[ML]([\d.]+) (-?[\d.]+)/', $line->line, $points, PREG_SET_ORDER);
         $height = static function (float $x) use ($points): float {
             foreach ($points as $point) {
                 if ((float) $point[1] >= $x * Field::WIDTH) {
@@ -95,7 +95,7 @@ final class AxisTest extends FeatureTestCase
             return 0.0;
         };
 
-        self::assertSame(40, $line['level']);
+        self::assertSame(40, $line->level);
         self::assertGreaterThan($height(0.02), $height(0.33), 'near the crunch less importance is enough');
         self::assertGreaterThan($height(0.85), $height(0.33));
     }

@@ -5,7 +5,15 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Task;
+use App\Rows\WorkTimeLoader;
+use App\Screens\Weigh\Axis;
+use App\Screens\Weigh\Field;
+use App\Time\Clock;
+use App\Time\Moments;
+use Nekto\Core\Pressure\DemandCurve;
+use Nekto\Core\Pressure\Pull;
 use Nekto\Core\Task\Importance;
+use Nekto\Core\Time\Timeline;
 use PHPUnit\Framework\Attributes\Test;
 
 /** One thing has one figure, whoever shows it. */
@@ -30,6 +38,24 @@ final class OneFigureTest extends FeatureTestCase
         $mount->update(['importance' => null]);
         $this->get('/weigh')->assertSee('Mount');
         $this->postJson("/weigh/{$mount->id}/preview", ['importance' => 2, 'due_date' => '2026-03-12', 'estimate' => '2 h'])->assertJsonPath('pull', $pull);
+    }
+
+    /** Where nothing is due, importance alone decides whether a mark lies above a line of equal pull or below. */
+    #[Test]
+    public function the_fields_lines_lie_where_the_list_puts_their_pull(): void
+    {
+        $today = Moments::today($this->ines, Clock::now());
+        $time = (new WorkTimeLoader)->load($this->ines, $today, 92);
+        $lines = (new Field(Axis::of($today, $time, null), new DemandCurve([], new Timeline($time->open($time->sets->firstOrFail()->id)), Moments::minute(Clock::now()))))->lines();
+
+        self::assertCount(8, $lines);
+        foreach ($lines as $line) {
+            $share = 1 - (float) explode(' ', array_slice(explode('L', $line->line), -1)[0])[1] / Field::HEIGHT;
+            foreach (Importance::cases() as $band => $importance) {
+                $pull = Pull::of($importance, null)->total();
+                self::assertSame($pull <=> $line->level, round(($band + 0.5) / 4, 2) <=> round($share, 2), "{$importance->word()} against {$line->level}");
+            }
+        }
     }
 
     /** @return array{int, int} pressure in percent and pull, as the list says them */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\Devices;
+use App\Time\Clock;
 use PHPUnit\Framework\Attributes\Test;
 
 /** What tells a window that another one has changed something. */
@@ -62,6 +64,33 @@ final class PulseTest extends FeatureTestCase
         }
         $this->getJson('/pulse?held=,,a,:,block:1:2')->assertOk()->assertJson(['settled' => []]);
         $this->getJson('/pulse?window=&held=')->assertOk();
+    }
+
+    /** The window of a browser that is alone need not ask often. */
+    #[Test]
+    public function it_says_to_ask_again_soon_only_while_another_device_is_in_use(): void
+    {
+        $this->get('/shape');
+        $this->get('/pulse')->assertJsonPath('soon', false);
+
+        Devices::note($this->ines->id, 'the session of a phone', Clock::now());
+        $this->get('/pulse')->assertJsonPath('soon', true);
+        $this->at('2026-03-11 08:04');
+        $this->get('/pulse')->assertJsonPath('soon', true);
+        $this->at('2026-03-11 08:05');
+        $this->get('/pulse')->assertJsonPath('soon', false);
+
+        Devices::note($this->person('wim@example.org')->id, 'the session of another account', Clock::now());
+        $this->get('/pulse')->assertJsonPath('soon', false);
+    }
+
+    #[Test]
+    public function a_window_that_draws_itself_anew_is_not_in_use(): void
+    {
+        $this->get('/shape', ['X-By-Itself' => '1']);
+        self::assertFalse(Devices::isAnother($this->ines->id, 'another', Clock::now()));
+        $this->get('/shape');
+        self::assertTrue(Devices::isAnother($this->ines->id, 'another', Clock::now()));
     }
 
     #[Test]

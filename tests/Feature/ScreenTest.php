@@ -8,6 +8,7 @@ use App\Screens\Shape\Bank;
 use App\Screens\Shape\Gauge;
 use App\Screens\Shape\RunSheet;
 use App\Screens\Shape\ShapeAsk;
+use App\Screens\Shape\ShapePage;
 use App\Screens\Shape\ShapeScreen;
 use App\Time\Clock;
 use Nekto\Core\Task\Importance;
@@ -24,9 +25,9 @@ final class ScreenTest extends FeatureTestCase
         $sheet = $this->sheet();
 
         self::assertSame('08:30', gmdate('H:i', 60 * $sheet->span->start));
-        self::assertSame(93.6, $sheet->blocks[0]['top'], '90 minutes below the top, 1.04 px each');
-        self::assertSame(93.6, $sheet->blocks[0]['height']);
-        self::assertSame(['tall', '10:00–11:30'], [$sheet->blocks[0]['size'], $sheet->blocks[0]['range']]);
+        self::assertSame(93.6, $sheet->blocks[0]->top, '90 minutes below the top, 1.04 px each');
+        self::assertSame(93.6, $sheet->blocks[0]->height);
+        self::assertSame(['tall', '10:00–11:30'], [$sheet->blocks[0]->size, $sheet->blocks[0]->range]);
         self::assertSame('09:00', $sheet->hours[0]['label']);
     }
 
@@ -160,23 +161,21 @@ final class ScreenTest extends FeatureTestCase
 
     private function sheet(): RunSheet
     {
-        return $this->data()['sheet'];
+        return $this->page()->sheet;
     }
 
     private function gauge(): Gauge
     {
-        return $this->data()['gauge'];
+        return $this->page()->gauge;
     }
 
     private function bank(bool $whole = false): Bank
     {
-        return $this->data($whole)['bank'];
+        return $this->page($whole)->bank;
     }
 
-    /** @return array{sheet: RunSheet, gauge: Gauge, bank: Bank} */
-    private function data(bool $whole = false): array
+    private function page(bool $whole = false): ShapePage
     {
-        /** @var array{sheet: RunSheet, gauge: Gauge, bank: Bank} */
-        return app(ShapeScreen::class)->data($this->ines->refresh(), LocalDay::fromString('2026-03-11'), Clock::now(), new ShapeAsk(bank: $whole));
+        return app(ShapeScreen::class)->of($this->ines->refresh(), LocalDay::fromString('2026-03-11'), Clock::now(), new ShapeAsk(bank: $whole));
     }
 }

@@ -115,7 +115,7 @@ final class ShapeTest extends FeatureTestCase
         $ribbon = Ribbon::of($time, $this->ines->blocks()->with('task.area')->get(), Clock::now());
 
         self::assertSame(['09:00', '19:00', null], [$ribbon->from, $ribbon->to, $ribbon->nowAt]);
-        self::assertSame([0.0, 283.33, 'in'], [$ribbon->pieces[0]['left'], $ribbon->pieces[0]['width'], $ribbon->pieces[0]['fits']]);
+        self::assertSame([0.0, 283.33, 'in'], [$ribbon->pieces[0]->left, $ribbon->pieces[0]->width, $ribbon->pieces[0]->fits]);
     }
 
     #[Test]

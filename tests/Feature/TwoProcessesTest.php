@@ -39,6 +39,23 @@ final class TwoProcessesTest extends TestCase
     }
 
     #[Test]
+    public function a_configuration_that_is_kept_does_not_keep_the_clock_from_being_set(): void
+    {
+        $kept = "{$this->file}.config.php";
+        putenv("APP_CONFIG_CACHE={$kept}");
+        try {
+            $this->artisan('', 'config:cache');
+            self::assertFileExists($kept);
+            $this->artisan('2026-03-11T11:35:00Z', 'nekto:minute');
+        } finally {
+            putenv('APP_CONFIG_CACHE');
+            @unlink($kept);
+        }
+
+        self::assertSame('2026-03-11 11:35:00', $this->query('select made_at from plan_revisions'));
+    }
+
+    #[Test]
     public function the_database_is_set_for_several_users_at_once(): void
     {
         self::assertSame('wal', $this->query('pragma journal_mode'));

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Devices;
 use App\Http\Upkeep;
 use App\Models\User;
 use App\Reminders\Remind;
 use App\Screens\Frame\Pulse;
 use App\Time\Clock;
-use App\Time\Heartbeat;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** Asked by open windows every few seconds: whether what they show has changed, and what to remind of. */
+/** Asked by open windows: whether what they show has changed, what to remind of, and (`soon`) whether to ask again in seconds. */
 final readonly class PulseController
 {
     /** More reminders than anybody holds. */
@@ -31,10 +31,11 @@ final readonly class PulseController
             return response()->json(['message' => __('remind.not_a_window')], 422);
         }
         $held = array_slice(array_filter(explode(',', $said)), 0, self::HELD_MOST);
-        $isDone = Heartbeat::isDone($account, $now);
-        $pulse = $isDone ? Pulse::of($account) : null;
-        if ($held === [] && $pulse !== null && ! $pulse->reminds) {
-            return response()->json(['mark' => $pulse->mark, 'reminders' => [], 'settled' => []]);
+        $soon = Devices::isAnother($account, (string) $request->attributes->get('session'), $now);
+        $pulse = Pulse::of($account);
+        $isDone = $pulse->isLookedAfter($now);
+        if ($held === [] && $isDone && ! $pulse->reminds) {
+            return response()->json(['mark' => $pulse->mark, 'soon' => $soon, 'reminders' => [], 'settled' => []]);
         }
         $user = User::query()->findOrFail($account);
         if (! $isDone) {
@@ -43,7 +44,8 @@ final readonly class PulseController
         }
 
         return response()->json([
-            'mark' => Pulse::of($account)->mark,
+            'mark' => $isDone ? $pulse->mark : Pulse::of($account)->mark,
+            'soon' => $soon,
             'reminders' => $this->remind->give($user, $window, $held, $now),
             'settled' => $held === [] ? [] : $this->remind->settled($user, $held),
         ]);

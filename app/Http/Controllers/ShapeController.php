@@ -32,7 +32,7 @@ final readonly class ShapeController
         abort_if(abs($day->number - Moments::today($user, $now)->number) > 800, 404);
         $ids = static fn (string $name): array => array_values(array_map(static fn (mixed $id): int => is_scalar($id) ? (int) $id : 0, array_slice((array) $request->query($name, []), 0, 200)));
 
-        return view('screens.shape', $screen->data($user, $day, $now, new ShapeAsk(
+        return view('screens.shape', $screen->of($user, $day, $now, new ShapeAsk(
             block: $request->integer('block') ?: null,
             reserve: $request->integer('reserve') ?: null,
             bank: $request->boolean('bank'),

@@ -24,7 +24,7 @@ final readonly class TaskController
 
     public function edit(Task $task, #[CurrentUser] User $user): View
     {
-        return view('screens.task', $this->screen->of($user, $task) + ['back' => url()->previous('/gather')]);
+        return view('screens.task', $this->screen->of($user, $task, url()->previous('/gather')));
     }
 
     public function update(TaskRequest $request, Task $task, Said $said): RedirectResponse

@@ -42,7 +42,7 @@ final readonly class WeighController
     public function preview(WeighRequest $request, Task $task, #[CurrentUser] User $user): JsonResponse
     {
         $card = $this->screen->weighed($user, $task, $request->importance(), $request->dueOn(), $request->minutes(), Clock::now());
-        [$one, $likely, $careful, $answer] = [$card['one'], $card['likely'], $card['careful'], $card['answer']];
+        [$one, $likely, $careful, $answer] = [$card->one, $card->likely, $card->careful, $card->answer];
 
         return response()->json([
             'pull' => $one->importance === null ? null : $one->pull->total(),
@@ -50,8 +50,8 @@ final readonly class WeighController
             'pressure' => $one->pressure(),
             'likely' => $likely === null ? '' : 'likely '.Times::duration($likely).', careful '.Times::duration((int) $careful),
             'answer' => $answer?->value,
-            'x' => round($card['x'], 4),
-            'y' => round($card['y'], 4),
+            'x' => round($card->x, 4),
+            'y' => round($card->y, 4),
         ]);
     }
 

@@ -12,7 +12,8 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * For what open windows ask every few seconds: the session tells who it is, and is neither written back nor looked up in
- * the database. The account's id is the request's attribute "account".
+ * the database. The account's id is the request's attribute
+ * "account", that of the session "session".
  */
 final readonly class KnowsPerson
 {
@@ -25,6 +26,7 @@ final readonly class KnowsPerson
             throw new AuthenticationException(__('auth.sign_in'));
         }
         $request->attributes->set('account', (int) $account);
+        $request->attributes->set('session', $this->sessions->driver()->getId());
         $response = $next($request);
         $response->headers->set('Cache-Control', 'no-store, private');
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Screens\Close;
 
-use App\Models\Area;
 use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Entry;
@@ -30,8 +29,7 @@ final readonly class CloseScreen
 
     public function __construct(private Desk $desk, private PastRatios $past) {}
 
-    /** @return array<string, mixed> */
-    public function of(User $user, LocalDay $day, CarbonImmutable $now): array
+    public function of(User $user, LocalDay $day, CarbonImmutable $now): ClosePage
     {
         $time = $this->desk->timeFrom($day, 1);
         $span = $time->zone->day($day);
@@ -47,25 +45,25 @@ final readonly class CloseScreen
         $nextTime = $this->desk->timeFrom($next, 1);
         $coming = $this->desk->blocksOn($next);
 
-        return [
-            'day' => $day,
-            'entries' => $entries,
-            'titles' => $tasks->union($other)->map(static fn (Task $task): string => $task->title)->all(),
-            'areas' => collect($rows)->groupBy(static fn (array $row): int => $row['area']->id),
-            'planned' => (int) array_sum(array_column($rows, 'planned')),
-            'actual' => (int) array_sum(array_column($rows, 'actual')),
-            'breaks' => (int) $entries->where('break', true)->sum(static fn (Entry $one): int => (int) $one->starts_at->diffInMinutes($one->ends_at ?? $now)),
-            'meetings' => $meetings,
-            'held' => $held,
-            'unplanned' => array_values(array_filter($rows, static fn (array $row): bool => $row['planned'] === 0)),
-            'keys' => $this->keys($user, $day, $until, $now),
-            'unfinished' => $this->unfinished($user, $rows, $until, $now),
-            'taught' => $this->taught($user, $rows),
-            'closed' => $user->closedDays()->firstWhere('date', $day->asString()),
-            'tomorrow' => Ribbon::of($nextTime, $coming, $now),
-            'tomorrowDate' => $next,
-            'tomorrowMinutes' => (int) $coming->sum(static fn (Block $block): int => RowMapper::time($block)->length()),
-        ];
+        return new ClosePage(
+            day: $day,
+            entries: $entries,
+            titles: $tasks->union($other)->map(static fn (Task $task): string => $task->title)->all(),
+            areas: collect($rows)->groupBy(static fn (DayRow $row): int => $row->area->id),
+            planned: (int) array_sum(array_column($rows, 'planned')),
+            actual: (int) array_sum(array_column($rows, 'actual')),
+            breaks: (int) $entries->where('break', true)->sum(static fn (Entry $one): int => (int) $one->starts_at->diffInMinutes($one->ends_at ?? $now)),
+            meetings: $meetings,
+            held: $held,
+            unplanned: array_values(array_filter($rows, static fn (DayRow $row): bool => $row->planned === 0)),
+            keys: $this->keys($user, $day, $until, $now),
+            unfinished: $this->unfinished($user, $rows, $until, $now),
+            taught: $this->taught($user, $rows),
+            closed: $user->closedDays()->firstWhere('date', $day->asString()),
+            tomorrow: Ribbon::of($nextTime, $coming, $now),
+            tomorrowDate: $next,
+            tomorrowMinutes: (int) $coming->sum(static fn (Block $block): int => RowMapper::time($block)->length()),
+        );
     }
 
     /**
@@ -91,7 +89,7 @@ final readonly class CloseScreen
      * @param  Collection<int, Task>  $tasks
      * @param  Collection<int, Block>  $blocks
      * @param  Collection<int, Entry>  $entries
-     * @return list<array{task: Task, area: Area, planned: int, actual: int, state: string}>
+     * @return list<DayRow>
      */
     private function rows(Collection $tasks, Collection $blocks, Collection $entries, CarbonImmutable $now): array
     {
@@ -100,15 +98,15 @@ final readonly class CloseScreen
             $own = $blocks->where('task_id', $task->id);
             $planned = self::planned($task, $own);
             $actual = WorkScreen::minutes($entries->where('task_id', $task->id), $now);
-            $rows[] = ['task' => $task, 'area' => $task->area, 'planned' => $planned, 'actual' => $actual, 'state' => match (true) {
+            $rows[] = new DayRow($task, $task->area, $planned, $actual, match (true) {
                 $task->done_at !== null => 'done',
                 $planned === 0 => 'not planned',
                 $actual > 0 => 'part done',
                 $own->contains(static fn (Block $block): bool => $block->state === BlockState::Planned && $block->ends_at > $now) => 'still to come',
                 default => 'not begun',
-            }];
+            });
         }
-        usort($rows, static fn (array $a, array $b): int => [$a['area']->id, -$a['planned']] <=> [$b['area']->id, -$b['planned']]);
+        usort($rows, static fn (DayRow $a, DayRow $b): int => [$a->area->id, -$a->planned] <=> [$b->area->id, -$b->planned]);
 
         return $rows;
     }
@@ -131,19 +129,19 @@ final readonly class CloseScreen
     }
 
     /**
-     * @param  list<array{task: Task, area: Area, planned: int, actual: int, state: string}>  $rows
+     * @param  list<DayRow>  $rows
      * @return list<array{task: Task, state: string, next: Block|null}>
      */
     private function unfinished(User $user, array $rows, CarbonImmutable $until, CarbonImmutable $now): array
     {
-        $open = array_values(array_filter($rows, static fn (array $row): bool => in_array($row['state'], ['part done', 'not begun', 'still to come'], true)));
-        $next = $user->blocks()->whereIn('task_id', array_map(static fn (array $row): int => $row['task']->id, $open))->where('state', BlockState::Planned)->where('ends_at', '>', $now)->orderBy('starts_at')->get()->groupBy('task_id');
+        $open = array_values(array_filter($rows, static fn (DayRow $row): bool => in_array($row->state, ['part done', 'not begun', 'still to come'], true)));
+        $next = $user->blocks()->whereIn('task_id', array_map(static fn (DayRow $row): int => $row->task->id, $open))->where('state', BlockState::Planned)->where('ends_at', '>', $now)->orderBy('starts_at')->get()->groupBy('task_id');
 
-        return array_map(static fn (array $row): array => ['task' => $row['task'], 'state' => $row['state'], 'next' => ($next[$row['task']->id] ?? null)?->first()], $open);
+        return array_map(static fn (DayRow $row): array => ['task' => $row->task, 'state' => $row->state, 'next' => ($next[$row->task->id] ?? null)?->first()], $open);
     }
 
     /**
-     * @param  list<array{task: Task, area: Area, planned: int, actual: int, state: string}>  $rows
+     * @param  list<DayRow>  $rows
      * @return list<array{title: string, estimate: int, actual: int, likely: float|null}>
      */
     private function taught(User $user, array $rows): array
@@ -151,9 +149,9 @@ final readonly class CloseScreen
         $pairs = $this->past->pairs($user);
         $taught = [];
         foreach ($rows as $row) {
-            if ($row['state'] === 'done' && $row['actual'] > 0 && $row['task']->estimate !== null) {
-                $correction = Correction::of($pairs, (string) $row['area']->id, $row['task']->demand, $row['task']->estimate);
-                $taught[] = ['title' => $row['task']->title, 'estimate' => $row['task']->estimate, 'actual' => $row['actual'], 'likely' => $correction->isReliable() ? $correction->median : null];
+            if ($row->state === 'done' && $row->actual > 0 && $row->task->estimate !== null) {
+                $correction = Correction::of($pairs, (string) $row->area->id, $row->task->demand, $row->task->estimate);
+                $taught[] = ['title' => $row->task->title, 'estimate' => $row->task->estimate, 'actual' => $row->actual, 'likely' => $correction->isReliable() ? $correction->median : null];
             }
         }
 

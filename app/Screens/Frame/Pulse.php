@@ -4,17 +4,24 @@ declare(strict_types=1);
 
 namespace App\Screens\Frame;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
 /** What is the same as long as nothing has changed that a screen of an account may show, and whether a reminder waits. */
 final readonly class Pulse
 {
-    private function __construct(public string $mark, public bool $reminds) {}
+    private function __construct(public string $mark, public bool $reminds, private ?string $lookedAfter) {}
 
     public static function of(int $account): self
     {
-        $row = DB::selectOne('select count, exists (select 1 from reminders where user_id = ? and shown_at is null) as reminds from changes where user_id = ?', [$account, $account]);
+        $row = DB::selectOne('select count, looked_after_at, exists (select 1 from reminders where user_id = ? and shown_at is null) as reminds from changes where user_id = ?', [$account, $account]);
 
-        return new self((string) ($row->count ?? 0), (bool) ($row->reminds ?? false));
+        return new self((string) ($row->count ?? 0), (bool) ($row->reminds ?? false), $row->looked_after_at ?? null);
+    }
+
+    /** The worker has done this minute's work for the account. */
+    public function isLookedAfter(CarbonImmutable $now): bool
+    {
+        return $this->lookedAfter === $now->toDateTimeString();
     }
 }

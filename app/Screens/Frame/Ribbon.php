@@ -6,6 +6,7 @@ namespace App\Screens\Frame;
 
 use App\Models\Block;
 use App\Models\BlockState;
+use App\Models\Occurrence;
 use App\Rows\RowMapper;
 use App\Rows\WorkTime;
 use App\Time\Moments;
@@ -35,7 +36,7 @@ final readonly class Ribbon
     private const SHORTEST = 240;
 
     /**
-     * @param  array<int, array<string, mixed>>  $pieces  kind, left, width, label, name, href, hue, state, deep, fits ('in', 'beside' or '')
+     * @param  list<RibbonPiece>  $pieces  by start
      * @param  array<int, array{float, float}>  $open  left and width of solid line
      * @param  array<int, array{float, bool}>  $ticks  left, and true at the full hour
      * @param  array<int, array{float, float}>  $gaps  left and width of buffers
@@ -76,7 +77,7 @@ final readonly class Ribbon
         $lunch = $time->lunch->between($span->start, $span->end)->intervals[0] ?? null;
         $lunchAt = $lunch === null ? null : $place(intdiv($lunch->start + $lunch->end, 2));
         $pieces = self::pieces($time, $blocks, $span, $place, $lunchAt, $minute);
-        $next = collect($pieces)->first(static fn (array $piece): bool => $piece['start'] > $minute);
+        $next = collect($pieces)->first(static fn (RibbonPiece $piece): bool => $piece->start > $minute);
 
         return new self(
             Times::clock($time->user, $span->start),
@@ -88,7 +89,7 @@ final readonly class Ribbon
             $lunchAt,
             $minute >= $span->start && $minute <= $span->end ? $place($minute) : null,
             Times::clock($time->user, $minute),
-            $next !== null && ($next['left'] - $place($minute)) * self::WIDTH / 1000 < 44,
+            $next !== null && ($next->left - $place($minute)) * self::WIDTH / 1000 < 44,
         );
     }
 
@@ -110,46 +111,45 @@ final readonly class Ribbon
     /**
      * @param  Collection<int, Block>  $blocks
      * @param  \Closure(int): float  $place
-     * @return array<int, array<string, mixed>>
+     * @return list<RibbonPiece>
      */
     private static function pieces(WorkTime $time, Collection $blocks, Interval $span, \Closure $place, ?float $lunch, int $now): array
     {
+        $rows = [
+            ...$time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && $one->blocks())->all(),
+            ...$blocks->reject(static fn (Block $block): bool => $block->state === BlockState::Passed)->all(),
+        ];
+        $rows = array_values(array_filter($rows, static fn (Occurrence|Block $row): bool => RowMapper::time($row)->overlaps($span)));
+        usort($rows, static fn (Occurrence|Block $a, Occurrence|Block $b): int => RowMapper::start($a) <=> RowMapper::start($b));
         $pieces = [];
-        foreach ($time->occurrences as $occurrence) {
-            if (! $occurrence->all_day && $occurrence->blocks()) {
-                $pieces[] = ['kind' => 'meeting', 'id' => $occurrence->id, 'row' => $occurrence, 'label' => $occurrence->summary, 'hue' => null, 'state' => '', 'anchored' => false, 'deep' => false];
-            }
-        }
-        foreach ($blocks as $block) {
-            if ($block->state !== BlockState::Passed) {
-                $pieces[] = [
-                    'kind' => 'block', 'id' => $block->id, 'row' => $block, 'label' => $block->task->shortTitle(), 'hue' => $block->task->area->hue,
-                    'state' => $block->state->value, 'anchored' => $block->anchored, 'deep' => $block->task->demand === Demand::Deep,
-                ];
-            }
-        }
-        $pieces = array_values(array_filter($pieces, static fn (array $piece): bool => RowMapper::time($piece['row'])->overlaps($span)));
-        usort($pieces, static fn (array $a, array $b): int => RowMapper::start($a['row']) <=> RowMapper::start($b['row']));
-        foreach ($pieces as $i => $piece) {
-            $interval = RowMapper::time($piece['row']);
+        foreach ($rows as $i => $row) {
+            $interval = RowMapper::time($row);
+            $block = $row instanceof Block ? $row : null;
+            $text = $row instanceof Block ? $row->task->shortTitle() : $row->summary;
+            $deep = $block?->task->demand === Demand::Deep;
             $left = $place($interval->start);
             $width = $place($interval->end) - $left;
-            $next = isset($pieces[$i + 1]) ? $place(RowMapper::start($pieces[$i + 1]['row'])) : 1000.0;
-            if ($lunch !== null && $lunch > $left + $width && $piece['kind'] === 'block' && ! $piece['deep']) {
+            $next = isset($rows[$i + 1]) ? $place(RowMapper::start($rows[$i + 1])) : 1000.0;
+            if ($lunch !== null && $lunch > $left + $width && $block !== null && ! $deep) {
                 $next = min($next, $lunch - self::LUNCH);
             }
             $after = $interval->contains($now) ? $place($now) - $left : 0.0; // the label begins after the stem of now
-            [$label, $fits] = self::label($piece['label'], $width - $after, $next - $left - $width, $piece['anchored']);
-            $pieces[$i] = [
-                ...array_diff_key($piece, ['row' => true]),
-                'start' => $interval->start,
-                'left' => $left,
-                'width' => $width,
-                'name' => $piece['label'].', '.Times::range($time->user, $interval->start, $interval->end),
-                'label' => $label,
-                'fits' => $fits,
-                'after' => round($after / max(1.0, $width) * 100, 1),
-            ];
+            [$label, $fits] = self::label($text, $width - $after, $next - $left - $width, $block?->anchored === true);
+            $pieces[] = new RibbonPiece(
+                kind: $block === null ? 'meeting' : 'block',
+                id: $row->id,
+                name: $text.', '.Times::range($time->user, $interval->start, $interval->end),
+                label: $label,
+                hue: $block?->task->area->hue,
+                state: $block === null ? '' : $block->state->value,
+                anchored: $block?->anchored === true,
+                deep: $deep,
+                start: $interval->start,
+                left: $left,
+                width: $width,
+                fits: $fits,
+                after: round($after / max(1.0, $width) * 100, 1),
+            );
         }
 
         return $pieces;

@@ -36,8 +36,7 @@ final readonly class ProjectScreen
         return $all;
     }
 
-    /** @return array<string, mixed> */
-    public function of(User $user, Project $project): array
+    public function of(User $user, Project $project): ProjectPage
     {
         $tasks = $project->tasks()->with(['area', 'contexts', 'repeat', 'project'])->withCount('subtasks')->orderBy('position')->get();
         [$open, $done] = $tasks->partition(static fn (Task $task): bool => $task->done_at === null);
@@ -46,18 +45,18 @@ final readonly class ProjectScreen
         $planned = $user->blocks()->whereIn('task_id', $open->modelKeys())->where('state', BlockState::Planned)->get()->sum(static fn (Block $block): int => RowMapper::time($block)->length());
         $minutes = (int) $open->sum('minutes_left');
 
-        return [
-            'project' => $project,
-            'sections' => $open->groupBy(static fn (Task $task): int => (int) $task->section_id),
-            'waiting' => $open->filter(static fn (Task $task): bool => $task->waiting_for !== null),
-            'notes' => $tasks->filter(static fn (Task $task): bool => $task->stage === TaskStage::Reference),
-            'done' => $done,
-            'minutes' => $minutes,
-            'unestimated' => $open->whereNull('estimate')->count(),
-            'end' => $last?->ends_at,
-            'whole' => $planned >= $minutes,
-            'chance' => ($this->chance)($user, $open, Clock::now()),
-            'areas' => $user->areas()->get(),
-        ];
+        return new ProjectPage(
+            project: $project,
+            sections: $open->toBase()->groupBy(static fn (Task $task): int => (int) $task->section_id),
+            waiting: $open->filter(static fn (Task $task): bool => $task->waiting_for !== null),
+            notes: $tasks->filter(static fn (Task $task): bool => $task->stage === TaskStage::Reference),
+            done: $done,
+            minutes: $minutes,
+            unestimated: $open->whereNull('estimate')->count(),
+            end: $last?->ends_at,
+            whole: $planned >= $minutes,
+            chance: ($this->chance)($user, $open, Clock::now()),
+            areas: $user->areas()->get(),
+        );
     }
 }

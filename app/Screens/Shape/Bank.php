@@ -27,7 +27,7 @@ final readonly class Bank
 
     private const MOST_CARRIED = 4;
 
-    /** @param  array<int, array{name: string, rows: array<int, array<string, mixed>>, minutes: int}>  $groups */
+    /** @param  array<int, array{name: string, rows: array<int, BankRow>, minutes: int}>  $groups */
     private function __construct(public array $groups, public int $count, public int $hidden, public int $unestimated) {}
 
     /**
@@ -57,7 +57,7 @@ final readonly class Bank
             if ($some->isNotEmpty()) {
                 $groups[] = [
                     'name' => __("shape.bank.{$name}"),
-                    'rows' => $some->map(static fn (Candidate $one): array => self::row($user, $one, $tasks[$one->id], $planned->next($one->id, $minute), $now))->values()->all(),
+                    'rows' => $some->map(static fn (Candidate $one): BankRow => self::row($user, $one, $tasks[$one->id], $planned->next($one->id, $minute), $now))->values()->all(),
                     'minutes' => $some->sum(static fn (Candidate $one): int => (int) $one->left),
                 ];
             }
@@ -71,23 +71,22 @@ final readonly class Bank
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function row(User $user, Candidate $one, Task $task, ?int $next, CarbonImmutable $now): array
+    private static function row(User $user, Candidate $one, Task $task, ?int $next, CarbonImmutable $now): BankRow
     {
-        return [
-            'id' => $one->id,
-            'title' => $task->title,
-            'hue' => $task->area->hue,
-            'area' => $task->area->name,
-            'importance' => $one->importance->value ?? 0,
-            'carried' => $one->carried,
-            'left' => $one->left,
-            'due' => $one->due === null ? '' : Times::day($user, $task->due_on === null ? $one->due : $one->due - 1, $now),
-            'late' => $one->due !== null && $one->due < Moments::minute($now),
-            'room' => $one->demand?->room(),
-            'pressure' => $one->pressure(),
-            'pull' => $one->pull->total(),
-            'next' => $next === null ? '' : Times::when($user, $next, $now),
-        ];
+        return new BankRow(
+            id: $one->id,
+            title: $task->title,
+            hue: $task->area->hue,
+            area: $task->area->name,
+            importance: $one->importance->value ?? 0,
+            carried: $one->carried,
+            left: $one->left,
+            due: $one->due === null ? '' : Times::day($user, $task->due_on === null ? $one->due : $one->due - 1, $now),
+            late: $one->due !== null && $one->due < Moments::minute($now),
+            room: $one->demand?->room(),
+            pressure: $one->pressure(),
+            pull: $one->pull->total(),
+            next: $next === null ? '' : Times::when($user, $next, $now),
+        );
     }
 }

@@ -30,8 +30,11 @@ final readonly class Gauge
 
     private const HEIGHT = 448;
 
+    /** Pixels above the uppermost minute. */
+    private const HEAD = 14;
+
     /**
-     * @param  array<int, array<string, mixed>>  $pieces  from the foot up: id, label, minutes, bottom, height, hue, deep, state, spent, over
+     * @param  list<GaugePiece>  $pieces  from the foot up
      * @param  array<int, array{name: string, minutes: int, line: int}>  $others  what the other sets of hours carry
      */
     private function __construct(
@@ -66,7 +69,7 @@ final readonly class Gauge
         $waiting = $untimed->filter(static fn (Task $task): bool => $task->hoursSet() === $main?->id);
         $planned = self::minutes($mine) + (int) $waiting->sum(static fn (Task $task): int => Picks::share((int) $task->minutes_left));
         $scale = min(self::SCALE, self::HEIGHT / max(60, $load->open, $planned));
-        $pieces = self::stack($mine, $candidates, $time, $day, $now, $load->loadLine, $scale, $waiting);
+        $pieces = self::stack($mine, $candidates, $time, $day, $now, $load->loadLine, $scale, 100 / max(60, $load->open, $planned), $waiting);
 
         return new self(
             $main->name ?? '',
@@ -79,7 +82,7 @@ final readonly class Gauge
             self::reserved($time, $day),
             self::others($time, $day, $counted, $anchored),
             $scale,
-            collect($pieces)->where('id', $chosen->id ?? 0)->map(static fn (array $piece): float => $piece['bottom'] + $piece['height'] / 2)->first(),
+            collect($pieces)->where('id', $chosen->id ?? 0)->map(static fn (GaugePiece $piece): float => $piece->bottom + $piece->height / 2)->first(),
         );
     }
 
@@ -108,6 +111,30 @@ final readonly class Gauge
         return max(0, $this->planned - $this->load->loadLine);
     }
 
+    /** Minutes that the gauge reaches up to. */
+    public function top(): int
+    {
+        return max($this->load->open, $this->planned);
+    }
+
+    /** Pixels. */
+    public function height(): int
+    {
+        return (int) ceil($this->top() * $this->scale) + self::HEAD;
+    }
+
+    /** Pixels that so many minutes take. */
+    public function pixels(int $minutes, int $precision = 1): float
+    {
+        return round($minutes * $this->scale, $precision);
+    }
+
+    /** Percent of the width that so many minutes take where the gauge lies. */
+    public function percent(int $minutes): float
+    {
+        return round(100 * $minutes / max(60, $this->top()), 2);
+    }
+
     /** What still fits under the line. */
     public function free(): int
     {
@@ -119,10 +146,12 @@ final readonly class Gauge
      *
      * @param  Collection<int, Block>  $blocks
      * @param  Collection<int, Candidate>  $candidates
+     * @param  float  $scale  pixels a minute
+     * @param  float  $lying  percent of the width a minute where the gauge lies
      * @param  Collection<int, Task>  $untimed  on top: they have no time yet
-     * @return array<int, array<string, mixed>>
+     * @return list<GaugePiece>
      */
-    private static function stack(Collection $blocks, Collection $candidates, WorkTime $time, LocalDay $day, CarbonImmutable $now, int $line, float $scale, Collection $untimed): array
+    private static function stack(Collection $blocks, Collection $candidates, WorkTime $time, LocalDay $day, CarbonImmutable $now, int $line, float $scale, float $lying, Collection $untimed): array
     {
         $end = $time->zone->day($day)->end;
         $rank = static fn (Block $block): array => [
@@ -140,26 +169,30 @@ final readonly class Gauge
         foreach ($blocks->sort(static fn (Block $a, Block $b): int => $rank($a) <=> $rank($b)) as $block) {
             $length = RowMapper::time($block)->length();
             $begun = $block->state === BlockState::Planned && self::isOn($block, $now);
-            $pieces[] = [
-                'id' => $block->id,
-                'label' => $block->task->shortTitle(),
-                'minutes' => $length,
-                'bottom' => round($sum * $scale, 1),
-                'height' => round($length * $scale, 1),
-                'hue' => $block->task->area->hue,
-                'deep' => $block->task->demand === Demand::Deep,
-                'state' => $block->state->value,
-                'spent' => $begun ? round((Moments::minute($now) - RowMapper::start($block)) * $scale, 1) : 0,
-                'over' => $sum + $length > $line,
-            ];
+            $pieces[] = new GaugePiece(
+                id: $block->id,
+                task: $block->task_id,
+                label: $block->task->shortTitle(),
+                minutes: $length,
+                bottom: round($sum * $scale, 1),
+                height: round($length * $scale, 1),
+                hue: $block->task->area->hue,
+                deep: $block->task->demand === Demand::Deep,
+                state: $block->state->value,
+                spent: $begun ? round((Moments::minute($now) - RowMapper::start($block)) * $scale, 1) : 0,
+                over: $sum + $length > $line,
+                from: round($sum * $lying, 2),
+                share: round($length * $lying, 2),
+            );
             $sum += $length;
         }
         foreach ($untimed as $task) {
             $length = Picks::share((int) $task->minutes_left);
-            $pieces[] = [
-                'id' => null, 'task' => $task->id, 'label' => $task->shortTitle(), 'minutes' => $length, 'bottom' => round($sum * $scale, 1), 'height' => round($length * $scale, 1),
-                'hue' => $task->area->hue, 'deep' => $task->demand === Demand::Deep, 'state' => 'untimed', 'spent' => 0, 'over' => $sum + $length > $line,
-            ];
+            $pieces[] = new GaugePiece(
+                id: null, task: $task->id, label: $task->shortTitle(), minutes: $length, bottom: round($sum * $scale, 1), height: round($length * $scale, 1),
+                hue: $task->area->hue, deep: $task->demand === Demand::Deep, state: 'untimed', spent: 0, over: $sum + $length > $line,
+                from: round($sum * $lying, 2), share: round($length * $lying, 2),
+            );
             $sum += $length;
         }
 

@@ -47,17 +47,17 @@ final readonly class RunSheet
         public array $closed,
         /** @var array<int, array{top: float, label: string}> where a set of hours begins */
         public array $names,
-        /** @var array<int, array<string, mixed>> */
+        /** @var list<SheetMeeting> */
         public array $meetings,
-        /** @var array<int, array<string, mixed>> */
+        /** @var list<SheetBlock> */
         public array $blocks,
-        /** @var array<int, array<string, mixed>> time kept free by hand, and batches */
+        /** @var list<SheetReserve> time kept free by hand, and batches */
         public array $reserves,
         /** @var array<int, array{top: float, height: float, label: string, kind: string}> lunch, free stretches, time to get there */
         public array $gaps,
         /** @var array<int, array{top: float, height: float, label: string, kind: string}> what really happened */
         public array $actual,
-        /** @var array<int, array<string, mixed>> */
+        /** @var list<Tail> how far blocks can still slip */
         public array $tails,
         /** @var array<int, array{top: float, text: string}> */
         public array $notes,
@@ -93,7 +93,7 @@ final readonly class RunSheet
         $span = self::span($time, $day, $whole, $hours, $timed, $blocks);
         $place = static fn (int $minute): float => round(($minute - $span->start) * self::SCALE, 1);
         $minute = Moments::minute($now);
-        $sheetBlocks = $blocks->map(static fn (Block $block): array => self::block($block, $time, $span, $candidates, $now, $chosen, $picks->isKey($block->task, $day)))->values()->all();
+        $sheetBlocks = $blocks->map(static fn (Block $block): SheetBlock => self::blockPiece($block, $time, $span, $candidates, $now, $chosen, $picks->isKey($block->task, $day)))->values()->all();
         $busy = $timed->filter(static fn (Occurrence $one): bool => $one->blocks());
 
         return new self(
@@ -105,7 +105,7 @@ final readonly class RunSheet
                 IntervalSet::covering($span)->without($hours)->without($time->lunch)->intervals,
             ),
             self::setNames($time, $day, $span, $place),
-            $timed->map(static fn (Occurrence $one): array => self::meeting($one, $time, $span))->values()->all(),
+            $timed->map(static fn (Occurrence $one): SheetMeeting => self::meetingPiece($one, $time, $span))->values()->all(),
             $sheetBlocks,
             self::reserves($time, $whole, $span, $blocks, $now, $reserve),
             self::gaps($time, $span, $hours, $busy, $blocks, $place, $now),
@@ -120,12 +120,54 @@ final readonly class RunSheet
                     default => 'done',
                 },
             ])->values()->all(),
-            (new SlackTails($time, $span, $now))->of($blocks, $planned, $candidates, $chosen),
+            (new SlackTails($time, $span, $now))->of($blocks, $planned, $candidates, $chosen, (int) ceil($span->length() * self::SCALE)),
             self::notes($time, $blocks, $entries, $place, $now, $chosen),
             $span->contains($minute) ? $place($minute) : null,
             Times::clock($user, $minute),
             $occurrences->filter(static fn (Occurrence $one): bool => $one->all_day)->map(static fn (Occurrence $one): string => $one->summary)->values()->all(),
         );
+    }
+
+    public function block(int $id): ?SheetBlock
+    {
+        return self::first($this->blocks, $id);
+    }
+
+    public function reserve(int $id): ?SheetReserve
+    {
+        return self::first($this->reserves, $id);
+    }
+
+    /** @return list<SheetMeeting|SheetBlock> from top to bottom */
+    public function items(): array
+    {
+        $items = [...$this->meetings, ...$this->blocks];
+        usort($items, static fn (SheetMeeting|SheetBlock $a, SheetMeeting|SheetBlock $b): int => $a->top <=> $b->top);
+
+        return $items;
+    }
+
+    /** @return list<SheetBlock> that have not begun and can still be moved */
+    public function ahead(): array
+    {
+        return array_values(array_filter($this->blocks, static fn (SheetBlock $one): bool => $one->movable && ! $one->begun));
+    }
+
+    /**
+     * @template T of SheetBlock|SheetReserve
+     *
+     * @param  list<T>  $pieces
+     * @return T|null
+     */
+    private static function first(array $pieces, int $id): SheetBlock|SheetReserve|null
+    {
+        foreach ($pieces as $piece) {
+            if ($piece->id === $id) {
+                return $piece;
+            }
+        }
+
+        return null;
     }
 
     private static function hoursOn(WorkTime $time, LocalDay $day): IntervalSet
@@ -192,32 +234,29 @@ final readonly class RunSheet
         return $names;
     }
 
-    /** @return array<string, mixed> */
-    private static function meeting(Occurrence $occurrence, WorkTime $time, Interval $span): array
+    private static function meetingPiece(Occurrence $occurrence, WorkTime $time, Interval $span): SheetMeeting
     {
         $interval = RowMapper::time($occurrence);
         $shown = $interval->intersection($span) ?? $interval;
         $height = round($shown->length() * self::SCALE, 1);
 
-        return [
-            'id' => $occurrence->id,
-            'title' => $occurrence->summary,
-            'place' => $occurrence->place,
-            'minutes' => $interval->length(),
-            'range' => Times::range($time->user, $interval->start, $interval->end),
-            'top' => round(($shown->start - $span->start) * self::SCALE, 1),
-            'height' => $height,
-            'size' => self::size($height),
-            'busy' => $occurrence->blocks(),
-            'lead' => $occurrence->meeting->lead_minutes,
-        ];
+        return new SheetMeeting(
+            id: $occurrence->id,
+            title: $occurrence->summary,
+            place: $occurrence->place,
+            minutes: $interval->length(),
+            range: Times::range($time->user, $interval->start, $interval->end),
+            top: round(($shown->start - $span->start) * self::SCALE, 1),
+            height: $height,
+            size: self::size($height),
+            busy: $occurrence->blocks(),
+        );
     }
 
     /**
      * @param  Collection<int, Candidate>  $candidates
-     * @return array<string, mixed>
      */
-    private static function block(Block $block, WorkTime $time, Interval $span, Collection $candidates, CarbonImmutable $now, ?Block $chosen, bool $isKey): array
+    private static function blockPiece(Block $block, WorkTime $time, Interval $span, Collection $candidates, CarbonImmutable $now, ?Block $chosen, bool $isKey): SheetBlock
     {
         $interval = RowMapper::time($block);
         $shown = $interval->intersection($span) ?? $interval;
@@ -226,38 +265,38 @@ final readonly class RunSheet
         $left = (int) $block->task->minutes_left;
         $begun = $block->state === BlockState::Planned && RowMapper::time($block)->contains(Moments::minute($now));
 
-        return [
-            'id' => $block->id,
-            'task' => $block->task_id,
-            'title' => $block->task->title,
-            'hue' => $block->task->area->hue,
-            'area' => $block->task->area->name,
-            'importance' => $block->task->importance->value ?? 1,
-            'deep' => $block->task->demand === Demand::Deep,
-            'key' => $isKey,
-            'anchored' => $block->anchored,
-            'carried' => $block->task->carried,
-            'state' => $block->state->value,
-            'begun' => $begun,
-            'batched' => $block->reserve_id !== null,
-            'movable' => $block->state === BlockState::Planned && $interval->end > Moments::minute($now),
-            'minutes' => $interval->length(),
-            'start' => $interval->start,
-            'end' => $interval->end,
-            'range' => Times::range($time->user, $interval->start, $interval->end),
-            'extra' => $block->state === BlockState::Planned && $left > $interval->length() ? __('shape.of_left', ['left' => Times::duration($left)]) : '',
-            'pressure' => $candidate?->pressure(),
-            'top' => round(($shown->start - $span->start) * self::SCALE, 1),
-            'height' => $height,
-            'size' => self::size($height),
-            'chosen' => $chosen !== null && $chosen->id === $block->id,
-            'mark' => $block->mark(),
-        ];
+        return new SheetBlock(
+            id: $block->id,
+            task: $block->task_id,
+            title: $block->task->title,
+            hue: $block->task->area->hue,
+            area: $block->task->area->name,
+            importance: $block->task->importance->value ?? 1,
+            deep: $block->task->demand === Demand::Deep,
+            key: $isKey,
+            anchored: $block->anchored,
+            carried: $block->task->carried,
+            state: $block->state->value,
+            begun: $begun,
+            batched: $block->reserve_id !== null,
+            movable: $block->state === BlockState::Planned && $interval->end > Moments::minute($now),
+            minutes: $interval->length(),
+            start: $interval->start,
+            end: $interval->end,
+            range: Times::range($time->user, $interval->start, $interval->end),
+            extra: $block->state === BlockState::Planned && $left > $interval->length() ? __('shape.of_left', ['left' => Times::duration($left)]) : '',
+            pressure: $candidate?->pressure(),
+            top: round(($shown->start - $span->start) * self::SCALE, 1),
+            height: $height,
+            size: self::size($height),
+            chosen: $chosen !== null && $chosen->id === $block->id,
+            mark: $block->mark(),
+        );
     }
 
     /**
      * @param  Collection<int, Block>  $blocks
-     * @return array<int, array<string, mixed>>
+     * @return list<SheetReserve>
      */
     private static function reserves(WorkTime $time, Interval $whole, Interval $span, Collection $blocks, CarbonImmutable $now, ?int $chosen): array
     {
@@ -269,19 +308,19 @@ final readonly class RunSheet
             }
             $held = $blocks->where('reserve_id', $reserve->id);
             $filled = $held->isEmpty() ? $shown->start : min($shown->end, max($shown->start, (int) $held->map(static fn (Block $block): int => RowMapper::end($block))->max()));
-            $reserves[] = [
-                'id' => $reserve->id,
-                'title' => $reserve->title,
-                'count' => $held->count(),
-                'minutes' => RowMapper::time($reserve)->length(),
-                'start' => RowMapper::start($reserve),
-                'range' => Times::range($time->user, $reserve->starts_at, $reserve->ends_at),
-                'movable' => $reserve->ends_at > $now,
-                'chosen' => $chosen === $reserve->id,
-                'top' => round(($shown->start - $span->start) * self::SCALE, 1),
-                'height' => round($shown->length() * self::SCALE, 1),
-                'filled' => round(($filled - $shown->start) * self::SCALE, 1),
-            ];
+            $reserves[] = new SheetReserve(
+                id: $reserve->id,
+                title: $reserve->title,
+                count: $held->count(),
+                minutes: RowMapper::time($reserve)->length(),
+                start: RowMapper::start($reserve),
+                range: Times::range($time->user, $reserve->starts_at, $reserve->ends_at),
+                movable: $reserve->ends_at > $now,
+                chosen: $chosen === $reserve->id,
+                top: round(($shown->start - $span->start) * self::SCALE, 1),
+                height: round($shown->length() * self::SCALE, 1),
+                filled: round(($filled - $shown->start) * self::SCALE, 1),
+            );
         }
 
         return $reserves;

@@ -27,8 +27,7 @@ final readonly class ShapeScreen
 {
     public function __construct(private Desk $desk, private Trial $trial, private MakeChange $make, private Mend $mend) {}
 
-    /** @return array<string, mixed> the view's data */
-    public function data(User $user, LocalDay $day, CarbonImmutable $now, ShapeAsk $ask): array
+    public function of(User $user, LocalDay $day, CarbonImmutable $now, ShapeAsk $ask): ShapePage
     {
         $today = Moments::today($user, $now);
         $time = $this->desk->timeFrom(new LocalDay(min($day->number, $today->number)));
@@ -50,29 +49,30 @@ final readonly class ShapeScreen
             default => $ask->change === null ? null : $overfull?->change($ask->change),
         };
 
-        return [
-            'user' => $user,
-            'now' => $now,
-            'day' => $day,
-            'isToday' => $day->equals($today),
-            'isPast' => $day->number < $today->number,
-            'sheet' => $sheet,
-            'gauge' => $gauge,
-            'picked' => $untimed->concat($blocks->map(static fn (Block $block): Task => $block->task)->filter(static fn (Task $task): bool => $picks->isFor($task, $day))->unique('id')),
-            'overfull' => $overfull,
-            'reserve' => $ask->reserve === null ? null : collect($time->reserves)->firstWhere('id', $ask->reserve),
-            'difference' => $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $now),
-            'needsMending' => $user->mend_asks && $this->mend->isNeeded($user, $now, $this->desk->time()),
-            'bank' => Bank::of($this->desk, $candidates, $blocks, $day, $ask->bank, $untimed),
-            'proposal' => $proposes ? ProposalPanel::of($this->desk, $day, $time, $candidates) : null,
-            'morning' => $ask->morning === null ? null : MorningRun::of($this->desk, $ask->morning, $day, $time, $candidates),
-            'invite' => $user->morning_on !== $today->asString() && $entries->isEmpty(),
-            'ask' => $ask,
-            'chosen' => $chosen,
-            'why' => $chosen === null ? null : (new WhyHere($user, $now))->of($chosen, $candidates[$chosen->task_id] ?? null),
-            'chosenCandidate' => $chosen === null ? null : $candidates[$chosen->task_id] ?? null,
-            'areas' => $this->areaTotals($blocks),
-        ];
+        return new ShapePage(
+            user: $user,
+            now: $now,
+            day: $day,
+            isToday: $day->equals($today),
+            isPast: $day->number < $today->number,
+            sheet: $sheet,
+            gauge: $gauge,
+            picked: $untimed->concat($blocks->map(static fn (Block $block): Task => $block->task)->filter(static fn (Task $task): bool => $picks->isFor($task, $day))->unique('id')),
+            overfull: $overfull,
+            reserve: $ask->reserve === null ? null : collect($time->reserves)->firstWhere('id', $ask->reserve),
+            difference: $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $now),
+            needsMending: $user->mend_asks && $this->mend->isNeeded($user, $now, $this->desk->time()),
+            bank: Bank::of($this->desk, $candidates, $blocks, $day, $ask->bank, $untimed),
+            proposal: $proposes ? ProposalPanel::of($this->desk, $day, $time, $candidates) : null,
+            morning: $ask->morning === null ? null : MorningRun::of($this->desk, $ask->morning, $day, $time, $candidates),
+            invite: $user->morning_on !== $today->asString() && $entries->isEmpty(),
+            ask: $ask,
+            chosen: $chosen,
+            place: WhyPlace::of($sheet, $gauge, $chosen),
+            why: $chosen === null ? null : (new WhyHere($user, $now))->of($chosen, $candidates[$chosen->task_id] ?? null),
+            chosenCandidate: $chosen === null ? null : $candidates[$chosen->task_id] ?? null,
+            areas: $this->areaTotals($blocks),
+        );
     }
 
     /**

@@ -23,6 +23,13 @@ final readonly class SlackTails
     /** Tracks beside the lane, px from it. The earliest end takes the nearest. */
     private const TRACKS = [14, 30, 44];
 
+    /** Pixels between two labels of this day, and of others; those stand so far above the sheet's foot. */
+    private const ROW = 14;
+
+    private const LATER_ROW = 18;
+
+    private const FOOT = 10;
+
     public function __construct(private WorkTime $time, private Interval $span, private CarbonImmutable $now) {}
 
     /**
@@ -30,9 +37,10 @@ final readonly class SlackTails
      *
      * @param  Collection<int, Block>  $blocks
      * @param  Collection<int, Candidate>  $candidates
-     * @return array<int, array{from: float, to: float|null, x: int|null, label: string, kind: string}>
+     * @param  int  $height  of the sheet, pixels
+     * @return list<Tail>
      */
-    public function of(Collection $blocks, PlannedTimes $planned, Collection $candidates, ?Block $chosen): array
+    public function of(Collection $blocks, PlannedTimes $planned, Collection $candidates, ?Block $chosen, int $height): array
     {
         $slacks = [];
         foreach ($blocks as $block) {
@@ -43,17 +51,50 @@ final readonly class SlackTails
         }
         usort($slacks, static fn (array $a, array $b): int => [$a[0]->id !== $chosen?->id, $a[1]->minutes] <=> [$b[0]->id !== $chosen?->id, $b[1]->minutes]);
         $late = array_filter($slacks, static fn (array $one): bool => $one[1]->minutes <= 0);
-        $tails = array_slice(array_values(array_filter($slacks, static fn (array $one): bool => $one[1]->minutes > 0)), 0, count(self::TRACKS));
-        usort($tails, static fn (array $a, array $b): int => $a[1]->latestEnd <=> $b[1]->latestEnd);
-        $drawn = [];
-        foreach ($tails as $i => [$block, $slack]) {
-            $drawn[] = $this->tail($block, $slack, self::TRACKS[$i]);
-        }
-        foreach ($late as [$block, $slack]) {
-            $drawn[] = ['from' => $this->place(RowMapper::end($block)), 'to' => null, 'x' => null, 'label' => __('shape.slack_none'), 'kind' => 'none'];
+        $shown = array_slice(array_values(array_filter($slacks, static fn (array $one): bool => $one[1]->minutes > 0)), 0, count(self::TRACKS));
+        usort($shown, static fn (array $a, array $b): int => $a[1]->latestEnd <=> $b[1]->latestEnd);
+
+        return [...$this->drawn($shown, $height), ...array_map($this->without(...), array_column($late, 0))];
+    }
+
+    /**
+     * Each on its track; labels that would meet stand lower, those of other days stand in a row at the foot.
+     *
+     * @param  list<array{Block, BlockSlack}>  $shown  by their latest ends
+     * @return list<Tail>
+     */
+    private function drawn(array $shown, int $height): array
+    {
+        $outer = $shown === [] ? 0 : self::TRACKS[count($shown) - 1];
+        $later = count(array_filter($shown, fn (array $one): bool => ! $this->isToday($one[1])));
+        $tails = $ends = [];
+        foreach ($shown as $i => [$block, $slack]) {
+            [$x, $from] = [self::TRACKS[$i], $this->place(RowMapper::end($block))];
+            if ($this->isToday($slack)) {
+                $to = $this->place((int) $slack->latestEnd);
+                $beside = count(array_filter($ends, static fn (float $end): bool => abs($end - $to) < self::ROW));
+                $ends[] = $to;
+                $tails[] = new Tail('today', "M0 {$from}H{$x}V{$to}M".($x - 6)." {$to}h12", null, $i === 0, Times::column($slack->minutes), __('shape.tail_today'), $x - 6, $to + 3 + self::ROW * $beside);
+            } else {
+                $y = $height - self::FOOT - self::LATER_ROW * --$later;
+                $lead = $x < $outer ? "M{$x} ".($y - 2).'H'.($outer + 8) : null;
+                $tails[] = new Tail('later', "M0 {$from}H{$x}V{$y}m-4 -6l4 6l4 -6", $lead, $i === 0, Times::when($this->time->user, (int) $slack->latestEnd, $this->now), __('shape.tail_later'), $outer + 10, $y - 10);
+            }
         }
 
-        return $drawn;
+        return $tails;
+    }
+
+    private function without(Block $block): Tail
+    {
+        $from = $this->place(RowMapper::end($block));
+
+        return new Tail('none', 'M2 '.($from - 4).'h16', null, false, __('shape.slack_none'), '', 3, $from);
+    }
+
+    private function isToday(BlockSlack $slack): bool
+    {
+        return (int) $slack->latestEnd <= $this->span->end;
     }
 
     private function slack(Block $block, PlannedTimes $planned, int $due): BlockSlack
@@ -61,21 +102,6 @@ final readonly class SlackTails
         $interval = RowMapper::time($block);
 
         return BlockSlack::of($interval->start, $interval->length(), $planned->minutesAfter($block->task_id, $interval->start), $due, $this->time->open($block->task->hoursSet()));
-    }
-
-    /** @return array{from: float, to: float|null, x: int|null, label: string, kind: string} */
-    private function tail(Block $block, BlockSlack $slack, int $x): array
-    {
-        $end = (int) $slack->latestEnd;
-        $today = $end <= $this->span->end;
-
-        return [
-            'from' => $this->place(RowMapper::end($block)),
-            'to' => $today ? $this->place($end) : null,
-            'x' => $x,
-            'label' => $today ? Times::column($slack->minutes) : Times::when($this->time->user, $end, $this->now),
-            'kind' => $today ? 'today' : 'later',
-        ];
     }
 
     private function place(int $minute): float

@@ -17,25 +17,26 @@ final readonly class TaskScreen
 
     public function __construct(private PastRatios $past) {}
 
-    /** @return array<string, mixed> */
-    public function of(User $user, Task $task): array
+    /** @param  string  $back  the address to go back to */
+    public function of(User $user, Task $task, string $back): TaskPage
     {
         $task->load(['area', 'project.sections', 'subtasks', 'contexts', 'links', 'attachments', 'repeat']);
         $correction = Correction::of($this->past->pairs($user), (string) $task->area_id, $task->demand, $task->estimate ?? 30);
         $spent = (int) $user->entries()->where('task_id', $task->id)->whereNotNull('ends_at')->selectRaw("sum(strftime('%s', ends_at) - strftime('%s', starts_at)) / 60 as spent")->value('spent');
 
-        return [
-            'task' => $task,
-            'areas' => $user->areas()->get(),
-            'projects' => $user->projects()->whereNull('done_at')->get(['id', 'user_id', 'name']),
-            'sets' => $user->hoursSets()->get(['id', 'user_id', 'name']),
-            'contexts' => $user->contexts()->pluck('name'),
-            'likely' => $task->estimate !== null && $correction->isReliable() ? $correction->likely($task->estimate) : null,
-            'careful' => $task->estimate !== null && $correction->isReliable() ? $correction->carefully($task->estimate) : null,
-            'pairs' => $correction->pairs,
-            'spent' => $spent,
-            'blocks' => $task->blocks()->orderByDesc('starts_at')->limit(20)->get(),
-            'history' => (new History($user))->lines($task->events()->limit(self::EVENTS)->get()),
-        ];
+        return new TaskPage(
+            task: $task,
+            back: $back,
+            areas: $user->areas()->get(),
+            projects: $user->projects()->whereNull('done_at')->get(['id', 'user_id', 'name']),
+            sets: $user->hoursSets()->get(['id', 'user_id', 'name']),
+            contexts: $user->contexts()->pluck('name'),
+            likely: $task->estimate !== null && $correction->isReliable() ? $correction->likely($task->estimate) : null,
+            careful: $task->estimate !== null && $correction->isReliable() ? $correction->carefully($task->estimate) : null,
+            pairs: $correction->pairs,
+            spent: $spent,
+            blocks: $task->blocks()->orderByDesc('starts_at')->limit(20)->get(),
+            history: (new History($user))->lines($task->events()->limit(self::EVENTS)->get()),
+        );
     }
 }

@@ -20,8 +20,7 @@ final readonly class ViewScreen
 
     public function __construct(private Desk $desk) {}
 
-    /** @return array<string, mixed> */
-    public function of(User $user, Question $question, CarbonImmutable $now, bool $all): array
+    public function of(User $user, Question $question, CarbonImmutable $now, bool $all): ViewPage
     {
         $conditions = new Conditions($user, $user->local($now)->format('Y-m-d'), $now->utc()->format('Y-m-d H:i:s'));
         $query = $user->tasks()->getQuery()->with(['area', 'project', 'contexts', 'repeat'])->withCount('subtasks');
@@ -33,17 +32,17 @@ final readonly class ViewScreen
         $sorted = $this->sorted($tasks, $question, $known, $user);
         $shown = $all ? $sorted : $sorted->take(self::ROWS);
 
-        return [
-            'sentence' => Conditions::sentence($question, $choices),
-            'question' => $question,
-            'contradicts' => $contradicts,
-            'count' => count($sorted),
-            'shown' => count($shown),
-            'minutes' => (int) $tasks->sum('minutes_left'),
-            'groups' => $shown->groupBy(static fn (Task $task): string => self::group($task, $question->group, $user, $now)),
-            'candidates' => $known,
-            'choices' => $choices,
-        ];
+        return new ViewPage(
+            sentence: Conditions::sentence($question, $choices),
+            question: $question,
+            contradicts: $contradicts,
+            count: count($sorted),
+            shown: count($shown),
+            minutes: (int) $tasks->sum('minutes_left'),
+            groups: $shown->groupBy(static fn (Task $task): string => self::group($task, $question->group, $user, $now)),
+            candidates: $known,
+            choices: $choices,
+        );
     }
 
     /**

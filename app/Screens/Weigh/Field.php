@@ -8,6 +8,8 @@ use App\Models\Task;
 use App\Rows\Candidate;
 use Illuminate\Support\Collection;
 use Nekto\Core\Pressure\DemandCurve;
+use Nekto\Core\Pressure\Pull;
+use Nekto\Core\Task\Importance;
 
 /** The field: marks by time left and importance, lines of equal pull. Lengths are shares of its width and height. */
 final readonly class Field
@@ -20,8 +22,8 @@ final readonly class Field
 
     private const LANE_TOP = 0.12;
 
-    /** Pull of importance alone at the middle of each band, from low to vital, and what lies beyond. */
-    private const LADDER = [0 => 0.0, 1 => 5.0, 2 => 12.0, 3 => 24.0, 4 => 40.0, 5 => 52.0];
+    /** Above the middle of the uppermost band the lines go on as if a band more brought so much. */
+    private const BEYOND_VITAL = 12;
 
     private const LEVELS = [10, 20, 30, 40, 50, 60, 70, 80];
 
@@ -36,7 +38,7 @@ final readonly class Field
      *
      * @param  Collection<int, Candidate>  $candidates
      * @param  Collection<int, Task>  $tasks
-     * @return list<array{one: Candidate, task: Task, x: float, y: float, width: float, named: bool, left: bool}>
+     * @return list<Mark>
      */
     public function marks(Collection $candidates, Collection $tasks): array
     {
@@ -54,9 +56,9 @@ final readonly class Field
             [$from, $to] = $left ? [$x - $name, $x + $width] : [$x, $x + $width + $name];
             [$lane, $named] = $this->lane($lanes[$one->importance->value] ?? [], $from, $to, $x, $width);
             $lanes[$one->importance->value][$lane][] = $named ? [$from, $to] : [$x, $x + $width];
-            $marks[] = ['one' => $one, 'task' => $task, 'x' => $x, 'y' => (4 - $one->importance->value + self::LANE_TOP + (1 - 2 * self::LANE_TOP) * $lane / (self::LANES - 1)) / 4, 'width' => $width, 'named' => $named, 'left' => $left];
+            $marks[] = new Mark($one, $task, $x, (4 - $one->importance->value + self::LANE_TOP + (1 - 2 * self::LANE_TOP) * $lane / (self::LANES - 1)) / 4, $width, $named, $left);
         }
-        usort($marks, static fn (array $a, array $b): int => [$a['x'], $a['y']] <=> [$b['x'], $b['y']]);
+        usort($marks, static fn (Mark $a, Mark $b): int => [$a->x, $a->y] <=> [$b->x, $b->y]);
 
         return $marks;
     }
@@ -70,7 +72,7 @@ final readonly class Field
     /**
      * Lines that join places of equal pull, as smooth paths, the area of more pull closed upward.
      *
-     * @return list<array{level: int, line: string, area: string, at: array{float, float}|null}>
+     * @return list<PullLine>
      */
     public function lines(): array
     {
@@ -80,18 +82,15 @@ final readonly class Field
         $pressure = [];
         for ($i = 0; $i <= self::SAMPLES; $i++) {
             $due = $this->axis->dueAt(min(0.9999, $i / self::SAMPLES));
-            $pressure[] = $due === null ? 0.0 : 40 * min(120, $this->curve->at($due)->pressure()) / 120;
+            $pressure[] = $due === null ? 0.0 : Pull::ofPressure($this->curve->at($due)->pressure());
         }
         $pressure = self::smooth($pressure);
 
-        return array_map(fn (int $level): array => $this->line($level, $pressure), self::LEVELS);
+        return array_map(fn (int $level): PullLine => $this->line($level, $pressure), self::LEVELS);
     }
 
-    /**
-     * @param  list<float>  $pressure
-     * @return array{level: int, line: string, area: string, at: array{float, float}|null}
-     */
-    private function line(int $level, array $pressure): array
+    /** @param  list<float>  $pressure */
+    private function line(int $level, array $pressure): PullLine
     {
         $points = [];
         $label = null;
@@ -100,21 +99,23 @@ final readonly class Field
             $y = (1 - self::heightFor($level - $part)) * self::HEIGHT;
             $points[] = sprintf('%.1f %.1f', $x, $y);
             if ($label === null && $i > 0.3 * self::SAMPLES - 3 * $level / 20 && $y > 14 && $y < self::HEIGHT - 14) {
-                $label = [$x, $y];
+                $label = [round(100 * $x / self::WIDTH, 2), round(100 * $y / self::HEIGHT, 2)];
             }
         }
         $line = 'M'.implode('L', $points);
 
-        return ['level' => $level, 'line' => $line, 'area' => $line.sprintf('L%d -2L0 -2Z', self::WIDTH), 'at' => $label];
+        return new PullLine($level, $line, $line.sprintf('L%d -2L0 -2Z', self::WIDTH), $label);
     }
 
-    /** Share of the height, from the bottom, at which importance alone brings so much pull. */
+    /** Share of the height, from the bottom, at which importance alone brings so much pull: each at the middle of its band. */
     private static function heightFor(float $pull): float
     {
-        for ($step = 0; $step < 5; $step++) {
-            if ($pull <= self::LADDER[$step + 1]) {
-                return max(-0.02, ($step - 0.5 + ($pull - self::LADDER[$step]) / max(1.0, self::LADDER[$step + 1] - self::LADDER[$step])) / 4);
+        $below = 0;
+        foreach ([...array_map(Pull::ofImportance(...), Importance::cases()), Pull::ofImportance(Importance::Vital) + self::BEYOND_VITAL] as $band => $points) {
+            if ($pull <= $points) {
+                return max(-0.02, ($band - 0.5 + ($pull - $below) / max(1, $points - $below)) / 4);
             }
+            $below = $points;
         }
 
         return 1.02;

@@ -31,8 +31,7 @@ final readonly class WeighScreen
 
     public function __construct(private Desk $desk, private PastRatios $past) {}
 
-    /** @return array<string, mixed> */
-    public function field(User $user, CarbonImmutable $now, ?int $item, ?string $zoom): array
+    public function field(User $user, CarbonImmutable $now, ?int $item, ?string $zoom): FieldPage
     {
         $open = $this->desk->open();
         $time = $this->desk->time();
@@ -44,22 +43,21 @@ final readonly class WeighScreen
         $axis = Axis::of(Moments::today($user, $now), $time, $zoom);
         $field = new Field($axis, $open->curves[$time->sets->first()->id ?? 0] ?? null);
 
-        return [
-            'axis' => $axis,
-            'zoom' => $zoom,
-            'marks' => $field->marks($shown->except([$current]), $tasks),
-            'lines' => $field->lines(),
-            'unweighed' => $unweighed,
-            'weighedCount' => count($all) - count($unweighed),
-            'tasks' => $tasks,
-            'current' => $current === null ? null : $this->card($user, $tasks[$current], $all[$current], $axis),
-            'place' => $current === null ? 0 : (int) array_search($current, $unweighed->keys()->all(), true) + 1,
-            'projects' => $user->projects()->whereNull('done_at')->pluck('name'),
-        ];
+        return new FieldPage(
+            axis: $axis,
+            zoom: $zoom,
+            marks: $field->marks($shown->except([$current]), $tasks),
+            lines: $field->lines(),
+            unweighed: $unweighed,
+            weighedCount: count($all) - count($unweighed),
+            tasks: $tasks,
+            current: $current === null ? null : $this->card($user, $tasks[$current], $all[$current], $axis),
+            place: $current === null ? 0 : (int) array_search($current, $unweighed->keys()->all(), true) + 1,
+            projects: $user->projects()->whereNull('done_at')->pluck('name'),
+        );
     }
 
-    /** @return array<string, mixed> */
-    public function list(User $user, CarbonImmutable $now, string $group, bool $whole): array
+    public function list(User $user, CarbonImmutable $now, string $group, bool $whole): ListPage
     {
         $unweighed = $this->desk->open()->unweighed();
         $weighed = Candidate::byPull($this->desk->open()->weighed());
@@ -68,43 +66,40 @@ final readonly class WeighScreen
         $tasks = $this->desk->tasks([...$first->keys()->all(), ...$shown->keys()->all()]);
         $projects = $user->projects()->whereNull('done_at')->pluck('name', 'id');
 
-        return [
-            'user' => $user, 'now' => $now, 'unweighed' => $first, 'unweighedCount' => count($unweighed), 'weighedCount' => count($weighed), 'shown' => count($shown),
-            'tasks' => $tasks, 'group' => $group, 'areas' => $this->desk->areas()->values(), 'projects' => $projects,
-            'groups' => $shown->groupBy(static fn (Candidate $one): string => self::group($one, $tasks[$one->id] ?? null, $group, $user, $projects), preserveKeys: true)->sortKeys(),
-        ];
+        return new ListPage(
+            user: $user, now: $now, unweighed: $first, unweighedCount: count($unweighed), weighedCount: count($weighed), shown: count($shown),
+            tasks: $tasks, group: $group, areas: $this->desk->areas()->values(), projects: $projects,
+            groups: $shown->groupBy(static fn (Candidate $one): string => self::group($one, $tasks[$one->id] ?? null, $group, $user, $projects), preserveKeys: true)->sortKeys(),
+        );
     }
 
     /**
      * What a task would weigh, for the card, while it is being weighed.
-     *
-     * @return array<string, mixed>
      */
-    public function weighed(User $user, Task $task, ?Importance $importance, ?string $dueOn, ?int $minutes, CarbonImmutable $now): array
+    public function weighed(User $user, Task $task, ?Importance $importance, ?string $dueOn, ?int $minutes, CarbonImmutable $now): Card
     {
         $one = Candidates::of($user, $this->desk->planned(), $this->desk->time(), $now, new WhatIf($task->id, $importance, $dueOn, $minutes))->all[$task->id];
 
         return $this->card($user, $task, $one, Axis::of($this->desk->today(), $this->desk->time(), null), $minutes);
     }
 
-    /** @return array<string, mixed> */
-    private function card(User $user, Task $task, Candidate $one, Axis $axis, ?int $minutes = null): array
+    private function card(User $user, Task $task, Candidate $one, Axis $axis, ?int $minutes = null): Card
     {
         $minutes ??= $task->estimate;
         $task->loadMissing('project');
         $correction = Correction::of($this->past->pairs($user), (string) $task->area_id, $task->demand, $minutes ?? 30);
         $similar = $this->similar($user, $task);
 
-        return [
-            'task' => $task,
-            'one' => $one,
-            'answer' => Answer::of($one->importance, $one->pressure(), $task->push),
-            'likely' => $minutes !== null && $correction->isReliable() ? $correction->likely($minutes) : null,
-            'careful' => $minutes !== null && $correction->isReliable() ? $correction->carefully($minutes) : null,
-            'similar' => $similar,
-            'x' => $axis->place($one->due),
-            'y' => (4.5 - ($one->importance->value ?? 2.5)) / 4,
-        ];
+        return new Card(
+            task: $task,
+            one: $one,
+            answer: Answer::of($one->importance, $one->pressure(), $task->push),
+            likely: $minutes !== null && $correction->isReliable() ? $correction->likely($minutes) : null,
+            careful: $minutes !== null && $correction->isReliable() ? $correction->carefully($minutes) : null,
+            similar: $similar,
+            x: $axis->place($one->due),
+            y: (4.5 - ($one->importance->value ?? 2.5)) / 4,
+        );
     }
 
     /**

@@ -26,8 +26,7 @@ final readonly class WorkScreen
 {
     public function __construct(private Desk $desk) {}
 
-    /** @return array<string, mixed> */
-    public function of(User $user, CarbonImmutable $now): array
+    public function of(User $user, CarbonImmutable $now): WorkPage
     {
         $today = $this->desk->today();
         $time = $this->desk->time();
@@ -42,25 +41,25 @@ final readonly class WorkScreen
         $entries = $user->entries()->where('starts_at', '>=', Moments::moment($day->start))->orderBy('starts_at')->get();
         $candidate = $task === null ? null : ($this->desk->open()->all[$task->id] ?? null);
 
-        return [
-            'running' => $running,
-            'block' => $current,
-            'task' => $task,
-            'candidate' => $candidate,
-            'isKey' => $task !== null && (new Picks($user, $today))->isKey($task, $today),
-            'meeting' => $meeting === null ? null : MeetingScreen::of($user, $meeting),
-            'forgotten' => $forgotten = RunningClock::forgotten($user, $now),
-            'forgottenTask' => $forgotten?->task_id === null ? null : $user->tasks()->withTrashed()->find($forgotten->task_id),
-            'likelyEnd' => $forgotten === null ? null : RunningClock::likelyEnd($user, $forgotten),
-            'turn' => $forgotten === null ? $this->turn($user, $entries, $running, $now) : null,
-            'nextMeeting' => $meetings->first(static fn (Occurrence $one): bool => $one->starts_at > $now),
-            'spent' => $task === null ? 0 : self::minutes($entries->where('task_id', $task->id), $now),
-            'entries' => $entries,
-            'next' => $this->next($blocks, $meetings, $current, $now),
-            'rows' => $this->rows($blocks, $entries, $now),
-            'ended' => $user->earlyEnds()->where('from_at', '<=', $now)->where('until_at', '>', $now)->first(),
-            'now' => $now,
-        ];
+        return new WorkPage(
+            running: $running,
+            block: $current,
+            task: $task,
+            candidate: $candidate,
+            isKey: $task !== null && (new Picks($user, $today))->isKey($task, $today),
+            meeting: $meeting === null ? null : MeetingScreen::of($user, $meeting),
+            forgotten: $forgotten = RunningClock::forgotten($user, $now),
+            forgottenTask: $forgotten?->task_id === null ? null : $user->tasks()->withTrashed()->find($forgotten->task_id),
+            likelyEnd: $forgotten === null ? null : RunningClock::likelyEnd($user, $forgotten),
+            turn: $forgotten === null ? $this->turn($user, $entries, $running, $now) : null,
+            nextMeeting: $meetings->first(static fn (Occurrence $one): bool => $one->starts_at > $now),
+            spent: $task === null ? 0 : self::minutes($entries->where('task_id', $task->id), $now),
+            entries: $entries,
+            next: $this->next($blocks, $meetings, $current, $now),
+            rows: $this->rows($blocks, $entries, $now),
+            ended: $user->earlyEnds()->where('from_at', '<=', $now)->where('until_at', '>', $now)->first(),
+            now: $now,
+        );
     }
 
     /** @param  Collection<int, Entry>  $entries  of today */

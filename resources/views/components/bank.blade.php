@@ -12,14 +12,14 @@
         <tbody><tr class="group"><th scope="rowgroup" colspan="3">{{ $group['name'] }}</th><td colspan="2">{{ count($group['rows']) }}, {{ Times::duration($group['minutes']) }}</td></tr></tbody>
         <tbody class="rows" data-list>
         @foreach ($group['rows'] as $row)
-            <tr id="bank-{{ $row['id'] }}" data-row tabindex="0" data-task="{{ $row['id'] }}" data-minutes="{{ $row['left'] ?? 0 }}" aria-label="{{ $row['title'] }}@if ($row['next'] !== ''), planned {{ $row['next'] }}@endif">
-                <td><span class="what hue-{{ $row['hue'] }}">@spine($row['importance'], 18)
-                    <span><a href="/tasks/{{ $row['id'] }}" tabindex="-1" draggable="false">{{ $row['title'] }} @if ($row['carried'])<span class="soft">@icon('carried'){{ $row['carried'] }}</span>@endif</a>@pressure($row['pressure'])</span>
-                    @unless ($isPast)<form method="post" action="/tasks/{{ $row['id'] }}/place">@csrf<input type="hidden" name="day" value="{{ $day->asString() }}"><button class="place sr-only" data-key="p" tabindex="-1" aria-label="Pick, give it time">Pick</button></form>@endunless</span></td>
-                <td>{{ $row['left'] === null ? '–' : Times::column($row['left']) }}</td>
-                <td @class(['coral' => $row['late']])>{{ $row['due'] }}</td>
-                <td @class(['coral strong' => ($row['room'] ?? 0) < 0])>{{ $row['room'] === null ? '' : Times::column($row['room']) }}</td>
-                <td class="pull">{{ $row['pull'] }}</td>
+            <tr id="bank-{{ $row->id }}" data-row tabindex="0" data-task="{{ $row->id }}" data-minutes="{{ $row->left ?? 0 }}" aria-label="{{ $row->title }}@if ($row->next !== ''), planned {{ $row->next }}@endif">
+                <td><span class="what hue-{{ $row->hue }}">@spine($row->importance, 18)
+                    <span><a href="/tasks/{{ $row->id }}" tabindex="-1" draggable="false">{{ $row->title }} @if ($row->carried)<span class="soft">@icon('carried'){{ $row->carried }}</span>@endif</a>@pressure($row->pressure)</span>
+                    @unless ($isPast)<form method="post" action="/tasks/{{ $row->id }}/place">@csrf<input type="hidden" name="day" value="{{ $day->asString() }}"><button class="place sr-only" data-key="p" tabindex="-1" aria-label="Pick, give it time">Pick</button></form>@endunless</span></td>
+                <td>{{ $row->left === null ? '–' : Times::column($row->left) }}</td>
+                <td @class(['coral' => $row->late])>{{ $row->due }}</td>
+                <td @class(['coral strong' => ($row->room ?? 0) < 0])>{{ $row->room === null ? '' : Times::column($row->room) }}</td>
+                <td class="pull">{{ $row->pull }}</td>
             </tr>
         @endforeach
         </tbody>

@@ -3,18 +3,15 @@
 @php
     use App\Wording\Times;
     $load = $gauge->load;
-    $whole = max(60, $load->open, $gauge->planned);
 @endphp
 <x-gauge-column :gauge="$gauge" :chosen="$chosen" :address="$address" />
 <div class="gauge-lying" aria-hidden="true">
-    <div class="vessel" style="--w:{{ round(100 * $load->open / $whole, 2) }}"><i class="margin" style="--m:{{ $load->open > 0 ? round(100 * $load->margin / $load->open, 2) : 0 }}"></i></div>
-    @php $at = 0; @endphp
+    <div class="vessel" style="--w:{{ $gauge->percent($load->open) }}"><i class="margin" style="--m:{{ $load->open > 0 ? round(100 * $load->margin / $load->open, 2) : 0 }}"></i></div>
     @foreach ($gauge->pieces as $piece)
-        <span @class(['gauge-piece', "hue-{$piece['hue']}", "state-{$piece['state']}", 'deep' => $piece['deep'], 'over' => $piece['over']]) style="--l:{{ round(100 * $at / $whole, 2) }};--w:{{ round(100 * $piece['minutes'] / $whole, 2) }}">@if ($piece['minutes'] >= 25)<b>{{ $piece['minutes'] }}</b>@endif</span>
-        @php $at += $piece['minutes']; @endphp
+        <span @class(['gauge-piece', "hue-{$piece->hue}", "state-{$piece->state}", 'deep' => $piece->deep, 'over' => $piece->over]) style="--l:{{ $piece->from }};--w:{{ $piece->share }}">@if ($piece->minutes >= 25)<b>{{ $piece->minutes }}</b>@endif</span>
     @endforeach
-    <i class="load-line" style="--l:{{ round(100 * $load->loadLine / $whole, 2) }}"><span>load line {{ Times::duration($load->loadLine) }}</span></i>
-    <i class="graduation" style="--w:{{ round(100 * $load->open / $whole, 2) }};--n:{{ max(1, intdiv($load->open, 15)) }}"></i>
+    <i class="load-line" style="--l:{{ $gauge->percent($load->loadLine) }}"><span>load line {{ Times::duration($load->loadLine) }}</span></i>
+    <i class="graduation" style="--w:{{ $gauge->percent($load->open) }};--n:{{ max(1, intdiv($load->open, 15)) }}"></i>
 </div>
 <div class="bill">
     <div><span>{{ $gauge->hoursName }}</span><span>{{ Times::column($load->hours) }}</span></div>

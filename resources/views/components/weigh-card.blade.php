@@ -2,8 +2,8 @@
 @props(['card', 'place', 'many', 'projects'])
 @php
     use App\Wording\Times;
-    $task = $card['task'];
-    $one = $card['one'];
+    $task = $card->task;
+    $one = $card->one;
     $chosen = (int) old('importance', $task->importance?->value);
     $letters = ['do_now' => 'q', 'make_time' => 'e', 'hand_off' => 'z', 'let_go' => 'c'];
 @endphp
@@ -21,9 +21,9 @@
     @error('importance')<p class="error" role="alert">{{ $message }}</p>@enderror
     <div class="card-row"><label for="card-due">due</label><input class="field" id="card-due" type="date" name="due_date" data-page-key="t" value="{{ old('due_date', $task->due_at ? $person->local($task->due_at)->format('Y-m-d') : $task->due_on) }}"><kbd class="key">T</kbd></div>
     @error('due_date')<p class="error" role="alert">{{ $message }}</p>@enderror
-    <div class="card-row"><label for="card-estimate">estimate</label><input class="field" id="card-estimate" name="estimate" data-page-key="m" value="{{ old('estimate', $task->estimate === null ? '' : Times::duration($task->estimate)) }}" placeholder="30 min"><span class="soft" x-ref="likely">@if ($card['likely'])likely {{ Times::duration($card['likely']) }}, careful {{ Times::duration($card['careful']) }}@endif</span><kbd class="key">M</kbd></div>
+    <div class="card-row"><label for="card-estimate">estimate</label><input class="field" id="card-estimate" name="estimate" data-page-key="m" value="{{ old('estimate', $task->estimate === null ? '' : Times::duration($task->estimate)) }}" placeholder="30 min"><span class="soft" x-ref="likely">@if ($card->likely)likely {{ Times::duration($card->likely) }}, careful {{ Times::duration($card->careful) }}@endif</span><kbd class="key">M</kbd></div>
     @error('estimate')<p class="error" role="alert">{{ $message }}</p>@enderror
-    @if ($card['similar'])<p class="soft card-hint">“{{ Str::limit($card['similar']['title'], 34) }}” took {{ Times::duration($card['similar']['minutes']) }} <button class="button" type="button" x-on:click="take" data-minutes="{{ Times::duration($card['similar']['minutes']) }}">take it</button></p>@endif
+    @if ($card->similar)<p class="soft card-hint">“{{ Str::limit($card->similar['title'], 34) }}” took {{ Times::duration($card->similar['minutes']) }} <button class="button" type="button" x-on:click="take" data-minutes="{{ Times::duration($card->similar['minutes']) }}">take it</button></p>@endif
     <div class="card-row"><label for="card-project">project</label><input class="field" id="card-project" name="project" list="card-projects" data-page-key="g" value="{{ old('project', $task->project?->name) }}" maxlength="200"><kbd class="key">G</kbd></div>
     <datalist id="card-projects">@foreach ($projects as $name)<option value="{{ $name }}"></option>@endforeach</datalist>
     <p class="card-pull"><span>pressure <b class="strong" x-ref="pressure">{{ $one->pressure() === null ? 'none' : $one->pressure().' %' }}</b></span><span class="soft" x-ref="parts">@if ($one->importance)importance {{ $one->pull->importance }} + pressure {{ $one->pull->pressure }} =@endif</span><span>pull <b class="strong" x-ref="pull">{{ $one->importance ? $one->pull->total() : '–' }}</b></span></p>
@@ -35,7 +35,7 @@
     @error('waiting_for')<p class="error" role="alert">{{ $message }}</p>@enderror
     <div class="answers">
         @foreach ($letters as $value => $letter)
-            <button name="answer" value="{{ $value }}" data-page-key="{{ $letter }}" x-on:click="answer" @class(['answer', 'answer-likely' => $card['answer']?->value === $value])>{{ str_replace('_', ' ', $value) }} <kbd class="key">{{ strtoupper($letter) }}</kbd></button>
+            <button name="answer" value="{{ $value }}" data-page-key="{{ $letter }}" x-on:click="answer" @class(['answer', 'answer-likely' => $card->answer?->value === $value])>{{ str_replace('_', ' ', $value) }} <kbd class="key">{{ strtoupper($letter) }}</kbd></button>
         @endforeach
     </div>
 </form>

@@ -1,10 +1,14 @@
 {{-- The chosen block: why it lies here, and what can be done with it without dragging. --}}
-@props(['chosen', 'why', 'top', 'day', 'address', 'isKey' => false, 'pull' => null, 'others' => [], 'joins' => false, 'batches' => []])
+@props(['chosen', 'why', 'top', 'day', 'address', 'sheet', 'pull' => null])
 @php
     use App\Wording\Times;
     $planned = $chosen->state->value === 'planned';
     $ahead = $planned && $chosen->ends_at > $now;
     $minutes = App\Rows\RowMapper::time($chosen)->length();
+    $isKey = $sheet->block($chosen->id)?->key === true;
+    $others = array_filter($sheet->ahead(), fn ($one): bool => $one->id !== $chosen->id);
+    $joins = count(array_filter($sheet->ahead(), fn ($one): bool => $one->task === $chosen->task_id)) > 1;
+    $batch = $chosen->reserve_id === null ? collect($sheet->reserves)->firstWhere('movable', true) : null;
 @endphp
 <section class="why" id="why" style="top:{{ $top }}px" aria-labelledby="why-title">
     <p class="why-task narrow-only"><b>{{ $chosen->task->title }}</b> <span class="soft">{{ Times::range($person, $chosen->starts_at, $chosen->ends_at) }}@if ($pull !== null), pull <b class="strong">{{ $pull }}</b>@endif</span></p>
@@ -42,8 +46,8 @@
                     <form method="post" action="/blocks/{{ $chosen->id }}/send">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><button class="button" name="to" value="tomorrow">Tomorrow</button><button class="button" name="to" value="bank">To the bank</button></form>
                 </div>
                 <form class="row" method="post" action="/blocks/{{ $chosen->id }}/send">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><input type="hidden" name="to" value="day"><input class="field field-date" type="date" name="day" aria-label="Another day" min="{{ $person->local($now)->format('Y-m-d') }}" value="{{ old('day') }}"><button class="button">Send</button></form>
-                @if ($others !== [])<form class="row" method="post" action="/blocks/{{ $chosen->id }}/swap">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><select class="field field-wide" name="with" aria-label="Swap with">@foreach ($others as $other)<option value="{{ $other['id'] }}">{{ Str::limit($other['title'], 22) }}</option>@endforeach</select><button class="button">Swap</button></form>@endif
-                @if ($batches !== [])<form class="row" method="post" action="/reserves/{{ $batches[0]['id'] }}/tasks">@csrf<input type="hidden" name="task" value="{{ $chosen->task_id }}"><button class="button">Into “{{ Str::limit($batches[0]['title'], 18) }}”</button></form>@endif
+                @if ($others !== [])<form class="row" method="post" action="/blocks/{{ $chosen->id }}/swap">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><select class="field field-wide" name="with" aria-label="Swap with">@foreach ($others as $other)<option value="{{ $other->id }}">{{ Str::limit($other->title, 22) }}</option>@endforeach</select><button class="button">Swap</button></form>@endif
+                @if ($batch !== null)<form class="row" method="post" action="/reserves/{{ $batch->id }}/tasks">@csrf<input type="hidden" name="task" value="{{ $chosen->task_id }}"><button class="button">Into “{{ Str::limit($batch->title, 18) }}”</button></form>@endif
             </details>
         @endif
     @endif

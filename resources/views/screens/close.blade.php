@@ -16,11 +16,11 @@
         <table class="bill">
             <thead><tr><th>area, task</th><th></th><th>planned</th><th>actual</th><th>difference</th></tr></thead>
             @foreach ($areas as $rows)
-                @php $area = $rows[0]['area']; @endphp
+                @php $area = $rows[0]->area; @endphp
                 <tbody>
                 <tr class="bill-area"><th scope="rowgroup"><span class="swatch hue-{{ $area->hue }}"></span> {{ $area->name }}</th><td></td><td>{{ Times::column((int) $rows->sum('planned')) }}</td><td>{{ Times::column((int) $rows->sum('actual')) }}</td><td>{{ $signed((int) $rows->sum('actual') - (int) $rows->sum('planned')) }}</td></tr>
                 @foreach ($rows as $row)
-                    <tr><td><a href="/tasks/{{ $row['task']->id }}" @class(['done-title' => $row['state'] === 'done'])>{{ $row['task']->title }}</a> @if (isset($keys[$row['task']->id]))<span class="soft">key</span>@endif</td><td class="soft">{{ $row['state'] }}</td><td>{{ Times::column($row['planned']) }}</td><td>{{ Times::column($row['actual']) }}</td><td>{{ $row['state'] === 'still to come' ? '' : $signed($row['actual'] - $row['planned']) }}</td></tr>
+                    <tr><td><a href="/tasks/{{ $row->task->id }}" @class(['done-title' => $row->state === 'done'])>{{ $row->task->title }}</a> @if (isset($keys[$row->task->id]))<span class="soft">key</span>@endif</td><td class="soft">{{ $row->state }}</td><td>{{ Times::column($row->planned) }}</td><td>{{ Times::column($row->actual) }}</td><td>{{ $row->state === 'still to come' ? '' : $signed($row->actual - $row->planned) }}</td></tr>
                 @endforeach
                 </tbody>
             @endforeach
@@ -29,7 +29,7 @@
         <x-minutes-by-hand :entries="$entries" :tasks="$titles" :day="$day->asString()" />
         @if ($areas->isEmpty())<div class="empty"><p class="soft">Nothing was planned or worked on this day.</p></div>@endif
         <p class="soft">{{ Times::duration($actual) }} of work, {{ Times::duration($held) }} in {{ trans_choice('shape.count.meetings', count($meetings)) }}, {{ Times::duration($breaks) }} of breaks.
-            @if (count($unplanned)) Not planned: {{ implode(', ', array_map(fn ($row) => $row['task']->title.' '.Times::duration($row['actual']), $unplanned)) }}.@endif
+            @if (count($unplanned)) Not planned: {{ implode(', ', array_map(fn ($row) => $row->task->title.' '.Times::duration($row->actual), $unplanned)) }}.@endif
             @foreach ($keys as $key) Key task {{ $key['title'] }}: {{ $key['state'] }}.@endforeach</p>
         @if (count($taught))
             <div class="section-head"><h2>What it taught</h2></div>

@@ -36,7 +36,7 @@
                     <label for="reserve-minutes">Minutes</label><input class="field" id="reserve-minutes" name="minutes" inputmode="numeric" maxlength="3" value="{{ old('minutes', 30) }}" required>
                     @error('reserve')<p class="error" role="alert">{{ $message }}</p>@enderror
                     <button class="button button-main">Reserve</button></form></details>@endunless</span></div>
-            <x-run-sheet :sheet="$sheet" :pull="$chosenCandidate?->pull->total()" :why="$why" :chosen="$chosen" :day="$day" :address="$address" :gauge="$gauge" :difference="$difference" :reserve="$reserve" />
+            <x-run-sheet :sheet="$sheet" :pull="$chosenCandidate?->pull->total()" :why="$why" :chosen="$chosen" :day="$day" :address="$address" :gauge="$gauge" :difference="$difference" :reserve="$reserve" :place="$place" />
         </section>
         <section class="gauge-part" aria-labelledby="gauge-title">
             <div class="section-head"><h2 id="gauge-title">Gauge</h2><span id="gauge-sum" @class(['coral' => $gauge->over() > 0])><b class="strong">{{ Times::duration($gauge->planned) }}</b> of {{ Times::duration($gauge->load->loadLine) }}<span class="lying-only">{{ $gauge->over() > 0 ? ', '.Times::duration($gauge->over()).' over' : ', '.Times::duration($gauge->free()).' free' }}</span></span></div>

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Project;
+
+use App\Models\Area;
+use App\Models\Project;
+use App\Models\Task;
+use App\Screens\Page;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+
+/** A project with what is left of it. */
+final readonly class ProjectPage extends Page
+{
+    /**
+     * @param  Collection<int, Collection<int, Task>>  $sections  open tasks by section id, 0 for none
+     * @param  Collection<int, Task>  $waiting
+     * @param  Collection<int, Task>  $notes
+     * @param  Collection<int, Task>  $done
+     * @param  int  $minutes  left
+     * @param  CarbonImmutable|null  $end  when the plan finishes it
+     * @param  bool  $whole  all that is left has its time
+     * @param  int|null  $chance  percent
+     * @param  Collection<int, Area>  $areas
+     */
+    public function __construct(
+        public Project $project,
+        public Collection $sections,
+        public Collection $waiting,
+        public Collection $notes,
+        public Collection $done,
+        public int $minutes,
+        public int $unestimated,
+        public ?CarbonImmutable $end,
+        public bool $whole,
+        public ?int $chance,
+        public Collection $areas,
+    ) {}
+}

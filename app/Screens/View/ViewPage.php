@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\View;
+
+use App\Find\Question;
+use App\Models\Task;
+use App\Rows\Candidate;
+use App\Screens\Page;
+use Illuminate\Support\Collection;
+
+/** The answer to a question: tasks in groups. */
+final readonly class ViewPage extends Page
+{
+    /**
+     * @param  bool  $contradicts  its conditions exclude each other
+     * @param  Collection<string, Collection<int, Task>>  $groups  by name
+     * @param  Collection<int, Candidate>  $candidates  by task id
+     * @param  array<string, array<int|string, string>>  $choices  by kind of condition
+     */
+    public function __construct(
+        public string $sentence,
+        public Question $question,
+        public bool $contradicts,
+        public int $count,
+        public int $shown,
+        public int $minutes,
+        public Collection $groups,
+        public Collection $candidates,
+        public array $choices,
+    ) {}
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Work;
+
+use App\Models\Block;
+use App\Models\EarlyEnd;
+use App\Models\Entry;
+use App\Models\Occurrence;
+use App\Models\Task;
+use App\Rows\Candidate;
+use App\Screens\Page;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Nekto\Core\Work\Turn;
+
+/** What is on, what comes next, and the day block by block. */
+final readonly class WorkPage extends Page
+{
+    /**
+     * @param  int  $spent  minutes on the task today
+     * @param  Collection<int, Entry>  $entries  of today, by start
+     * @param  list<Block|Occurrence>  $next
+     * @param  list<array{title: string, planned: int, actual: int|null, state: string, id: int}>  $rows
+     */
+    public function __construct(
+        public ?Entry $running,
+        public ?Block $block,
+        public ?Task $task,
+        public ?Candidate $candidate,
+        public bool $isKey,
+        public ?MeetingScreen $meeting,
+        public ?Entry $forgotten,
+        public ?Task $forgottenTask,
+        public ?CarbonImmutable $likelyEnd,
+        public ?Turn $turn,
+        public ?Occurrence $nextMeeting,
+        public int $spent,
+        public Collection $entries,
+        public array $next,
+        public array $rows,
+        public ?EarlyEnd $ended,
+        public CarbonImmutable $now,
+    ) {}
+}

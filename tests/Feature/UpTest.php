@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Console\Scheduling\Event;
+use Illuminate\Console\Scheduling\Schedule;
+use PHPUnit\Framework\Attributes\Test;
+
+/** What whoever runs Nekto can see from outside, and what runs each minute. */
+final class UpTest extends FeatureTestCase
+{
+    #[Test]
+    public function it_says_when_the_worker_last_looked_after_plans(): void
+    {
+        auth()->logout();
+        $this->get('/up')->assertOk()->assertSee('The worker has not looked after plans within a day');
+
+        $this->artisan('nekto:minute');
+        $this->get('/up')->assertOk()->assertSee('The worker last looked after plans at 2026-03-11 08:00 UTC.');
+
+        $this->at('2026-03-11 08:07');
+        $this->get('/up')->assertOk()->assertSee('7 minutes ago');
+    }
+
+    #[Test]
+    public function the_scheduler_runs_the_minutes_work_and_never_two_of_it_at_once(): void
+    {
+        $events = array_values(array_filter(resolve(Schedule::class)->events(), static fn (Event $event): bool => str_contains((string) $event->command, 'nekto:minute')));
+
+        self::assertCount(1, $events);
+        self::assertSame(['* * * * *', true], [$events[0]->expression, $events[0]->withoutOverlapping]);
+    }
+}
