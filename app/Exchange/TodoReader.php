@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 use App\Files\UnreadableFile;
-use App\ICalendar\ZoneResolver;
+use App\ICalendar\CalendarSplitter;
+use App\ICalendar\CalendarTime;
+use App\ICalendar\Parsed;
+use App\ICalendar\UnreadableCalendar;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Task\Importance;
@@ -13,7 +16,6 @@ use Sabre\VObject\Component\VTodo;
 use Sabre\VObject\ParseException;
 use Sabre\VObject\Property;
 use Sabre\VObject\Property\ICalendar\DateTime as DateProperty;
-use Sabre\VObject\Reader;
 
 /** Reads the to-dos (VTODO) of an iCalendar file. Each is parsed by itself, so that a faulty one costs only itself. */
 final readonly class TodoReader
@@ -23,27 +25,22 @@ final readonly class TodoReader
     /** @throws UnreadableFile */
     public function read(string $text): ReadTasks
     {
-        if (preg_match('/^BEGIN:VCALENDAR/mi', $text) !== 1) {
+        try {
+            ['components' => $todos, 'problems' => $problems] = (new CalendarSplitter(new \DateTimeZone($this->user->zone), 'VTODO'))->split($text);
+        } catch (UnreadableCalendar) {
             throw new UnreadableFile(__('files.no_calendar'));
         }
-        $quiet = error_reporting(error_reporting() & ~E_DEPRECATED & ~E_USER_DEPRECATED); // sabre/vobject's, not ours
-        try {
-            $zones = implode('', preg_match_all('/^BEGIN:VTIMEZONE.*?^END:VTIMEZONE\R?/msi', $text, $found) ? $found[0] : []);
-            $drafts = $problems = [];
-            preg_match_all('/^BEGIN:VTODO\R.*?^END:VTODO/msi', $text, $todos, PREG_OFFSET_CAPTURE);
-            foreach ($todos[0] as [$todo, $offset]) {
-                $line = substr_count($text, "\n", 0, (int) $offset) + 1;
-                try {
-                    $calendar = Reader::read("BEGIN:VCALENDAR\r\nVERSION:2.0\r\n{$zones}{$todo}\r\nEND:VCALENDAR\r\n", Reader::OPTION_FORGIVING);
-                    foreach ($calendar->select('VTODO') as $one) {
-                        $one instanceof VTodo && $drafts[] = $this->draft($one, $line, $problems);
-                    }
-                } catch (ParseException $error) {
-                    $problems[] = ['line' => $line, 'what' => __('files.no_todo', ['why' => mb_substr($error->getMessage(), 0, 120)])];
+        $drafts = [];
+        foreach ($todos as $todo) {
+            try {
+                foreach (Parsed::calendar($todo->text, forgiving: true)->select('VTODO') as $one) {
+                    $one instanceof VTodo && $drafts[] = Parsed::quietly(function () use ($one, $todo, &$problems): Draft {
+                        return $this->draft($one, $todo->line, $problems);
+                    });
                 }
+            } catch (ParseException $error) {
+                $problems[] = ['line' => $todo->line, 'what' => __('files.no_todo', ['why' => mb_substr($error->getMessage(), 0, 120)])];
             }
-        } finally {
-            error_reporting($quiet);
         }
 
         return new ReadTasks($drafts, $problems);
@@ -97,19 +94,18 @@ final readonly class TodoReader
             return [null, null];
         }
         $raw = trim((string) $property);
-        preg_match('/^(\d{4})(\d{2})(\d{2})(?:T(\d{2})(\d{2})(\d{2}))?Z?$/', $raw, $part);
-        if ($part === [] || ! checkdate((int) $part[2], (int) $part[3], (int) $part[1]) || (int) ($part[4] ?? 0) > 23 || (int) ($part[5] ?? 0) > 59) {
+        $time = CalendarTime::of($raw);
+        if ($time === null) {
             $problems[] = ['line' => $line, 'what' => (string) __('files.no_date', ['words' => "{$name} {$raw}"])];
 
             return [null, null];
         }
-        if (! isset($part[4])) {
-            return ["{$part[1]}-{$part[2]}-{$part[3]}", null];
+        if ($time->time === null) {
+            return [$time->date, null];
         }
-        $tzid = (string) ($property['TZID'] ?? '');
-        $zone = $tzid === '' ? $this->user->zone : (new ZoneResolver(new \DateTimeZone($this->user->zone), []))->resolve($tzid) ?? $this->user->zone;
+        $zone = (string) ($property['TZID'] ?? '');
 
-        return [null, CarbonImmutable::parse("{$part[1]}-{$part[2]}-{$part[3]} {$part[4]}:{$part[5]}", str_ends_with($raw, 'Z') ? 'UTC' : $zone)->utc()];
+        return [null, CarbonImmutable::parse("{$time->date} {$time->time}", $time->isUtc ? 'UTC' : (in_array($zone, \DateTimeZone::listIdentifiers(), true) ? $zone : $this->user->zone))->utc()];
     }
 
     private static function minutes(?string $duration): ?int

@@ -5,22 +5,22 @@ declare(strict_types=1);
 namespace App\ICalendar;
 
 /**
- * Cuts a calendar file into its events without reading them, so that each can be read, and fail, on its own. Lines are
- * unfolded (RFC 5545, 3.1), alarms and long descriptions left out, time zones named as PHP knows them.
+ * Cuts a calendar file into its events or to-dos without reading them, so that each can be read, and fail, on its own.
+ * Lines are unfolded (RFC 5545, 3.1), alarms and what is of no use left out, time zones named as PHP knows them.
  */
 final class CalendarSplitter
 {
-    /** Properties that no plan needs and that may be long or private. */
-    private const LEFT_OUT = '/^(DESCRIPTION|ATTACH|X-[A-Z0-9-]+|COMMENT|CONTACT|IMAGE|CONFERENCE|STYLED-DESCRIPTION)[;:]/i';
+    /** Properties that nobody needs; of an event also those that may be long or private. */
+    private const LEFT_OUT = [
+        'VEVENT' => '/^(DESCRIPTION|ATTACH|X-[A-Z0-9-]+|COMMENT|CONTACT|IMAGE|CONFERENCE|STYLED-DESCRIPTION)[;:]/i',
+        'VTODO' => '/^(ATTACH|COMMENT|CONTACT|IMAGE|CONFERENCE|STYLED-DESCRIPTION)[;:]/i',
+    ];
 
-    /** Longer lines are no calendar data we use. */
-    private const LONGEST_LINE = 10_000;
+    /** Longer lines are no calendar data we use; a to-do's description may be a whole letter. */
+    private const LONGEST_LINE = ['VEVENT' => 10_000, 'VTODO' => 100_000];
 
-    /** @var array<string, list<string>> unfolded VEVENT texts by UID */
-    private array $texts = [];
-
-    /** @var array<string, int> */
-    private array $lines = [];
+    /** @var list<CalendarComponent> */
+    private array $components = [];
 
     /** @var list<array{line: int, what: string}> */
     private array $problems = [];
@@ -30,13 +30,16 @@ final class CalendarSplitter
 
     private bool $cancels = false;
 
-    /** @param  \DateTimeZone  $home  preferred where several zones have the offsets of an unknown one */
-    public function __construct(private readonly \DateTimeZone $home) {}
+    /**
+     * @param  \DateTimeZone  $home  preferred where several zones have the offsets of an unknown one
+     * @param  'VEVENT'|'VTODO'  $kind  what is cut out
+     */
+    public function __construct(private readonly \DateTimeZone $home, private readonly string $kind) {}
 
     /**
-     * @return array{groups: list<EventGroup>, problems: list<array{line: int, what: string}>}
+     * @return array{components: list<CalendarComponent>, problems: list<array{line: int, what: string}>}
      *
-     * @throws UnreadableCalendar if the text is no iCalendar file or has no event
+     * @throws UnreadableCalendar if the text is no iCalendar file
      */
     public function split(string $text): array
     {
@@ -49,59 +52,54 @@ final class CalendarSplitter
         $from = 0;
         foreach (self::unfolded($text) as [$number, $line]) {
             $upper = strtoupper(substr($line, 0, 40));
-            if ($component === null && in_array($upper, ['BEGIN:VEVENT', 'BEGIN:VTIMEZONE'], true)) {
+            if ($component === null && in_array($upper, ["BEGIN:{$this->kind}", 'BEGIN:VTIMEZONE'], true)) {
                 [$component, $body, $from] = [substr($upper, 6), [$line], $number];
             } elseif ($component === null) {
                 $this->cancels = $this->cancels || $upper === 'METHOD:CANCEL';
             } elseif ($upper === "END:{$component}") {
-                $component === 'VEVENT' ? $this->event([...$body, $line], $from) : $this->zone([...$body, $line]);
+                $component === 'VTIMEZONE' ? $this->zone([...$body, $line]) : $this->component([...$body, $line], $from);
                 $component = null;
-            } elseif ($upper === 'BEGIN:VEVENT' || $upper === 'END:VCALENDAR') {
-                $this->problems[] = ['line' => $from, 'what' => __('meetings.not_closed')];
-                [$component, $body, $from] = $upper === 'BEGIN:VEVENT' ? ['VEVENT', [$line], $number] : [null, [], 0];
+            } elseif ($upper === "BEGIN:{$this->kind}" || $upper === 'END:VCALENDAR') {
+                $this->notClosed($from);
+                [$component, $body, $from] = $upper === 'END:VCALENDAR' ? [null, [], 0] : [$this->kind, [$line], $number];
             } else {
                 $body[] = $line;
             }
         }
-        if ($component === 'VEVENT') {
-            $this->problems[] = ['line' => $from, 'what' => __('meetings.not_closed')];
+        if ($component === $this->kind) {
+            $this->notClosed($from);
         }
-        if ($this->texts === [] && $this->problems === []) {
-            throw new UnreadableCalendar(__('meetings.no_events'));
-        }
+        $resolver = new ZoneResolver($this->home, $this->zones); // zones may stand after what uses them
 
-        return ['groups' => $this->groups(), 'problems' => $this->problems];
+        return ['components' => array_map(static fn (CalendarComponent $one): CalendarComponent => new CalendarComponent($one->uid, $one->line, self::withKnownZones($one->text, $resolver)), $this->components), 'problems' => $this->problems];
     }
 
-    /** @return list<EventGroup> */
-    private function groups(): array
+    private function notClosed(int $from): void
     {
-        $resolver = new ZoneResolver($this->home, $this->zones);
-        $groups = [];
-        foreach ($this->texts as $uid => $texts) {
-            $text = preg_replace_callback(
-                '/;TZID=("[^"]*"|[^;:"]*)/i',
-                static fn (array $match): string => ';TZID='.($resolver->resolve(trim($match[1], '"')) ?? 'unknown/'.trim($match[1], '"')),
-                implode("\r\n", $texts),
-            );
-            $groups[] = new EventGroup((string) $uid, $this->lines[$uid], (string) $text);
-        }
+        $this->problems[] = ['line' => $from, 'what' => __($this->kind === 'VEVENT' ? 'meetings.not_closed' : 'files.not_closed')];
+    }
 
-        return $groups;
+    private static function withKnownZones(string $text, ZoneResolver $resolver): string
+    {
+        return (string) preg_replace_callback(
+            '/;TZID=("[^"]*"|[^;:"]*)/i',
+            static fn (array $match): string => ';TZID='.($resolver->resolve(trim($match[1], '"')) ?? 'unknown/'.trim($match[1], '"')),
+            $text,
+        );
     }
 
     /** @param  list<string>  $body */
-    private function event(array $body, int $from): void
+    private function component(array $body, int $from): void
     {
         $kept = [];
         $depth = 0;
         foreach ($body as $line) {
             $upper = strtoupper(substr($line, 0, 40));
-            if (str_starts_with($upper, 'BEGIN:') && $upper !== 'BEGIN:VEVENT') {
+            if (str_starts_with($upper, 'BEGIN:') && $upper !== "BEGIN:{$this->kind}") {
                 $depth++;
-            } elseif (str_starts_with($upper, 'END:') && $upper !== 'END:VEVENT') {
+            } elseif (str_starts_with($upper, 'END:') && $upper !== "END:{$this->kind}") {
                 $depth--;
-            } elseif ($depth <= 0 && strlen($line) <= self::LONGEST_LINE && preg_match(self::LEFT_OUT, $line) !== 1) {
+            } elseif ($depth <= 0 && strlen($line) <= self::LONGEST_LINE[$this->kind] && preg_match(self::LEFT_OUT[$this->kind], $line) !== 1) {
                 $kept[] = $line;
             }
         }
@@ -110,8 +108,7 @@ final class CalendarSplitter
         }
         $text = implode("\r\n", $kept);
         $uid = preg_match('/^UID(?:;[^:\r\n]*)?:(\S.*?)\s*$/im', $text, $match) === 1 ? mb_substr($match[1], 0, 500) : 'made:'.sha1($text);
-        $this->texts[$uid][] = $text;
-        $this->lines[$uid] ??= $from;
+        $this->components[] = new CalendarComponent($uid, $from, $text);
     }
 
     /** @param  list<string>  $body */

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Meetings;
 
+use App\ICalendar\CalendarTime;
 use App\ICalendar\EventGroup;
+use App\ICalendar\Parsed;
 use App\ICalendar\UnreadableCalendar;
 use Carbon\CarbonImmutable;
-use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\DateTimeParser;
 use Sabre\VObject\ParseException;
 use Sabre\VObject\Property\ICalendar\DateTime as DateTimeProperty;
-use Sabre\VObject\Reader;
 use Sabre\VObject\Recur\EventIterator;
 use Sabre\VObject\Recur\NoInstancesException;
 use Sabre\VObject\Settings;
@@ -45,15 +45,12 @@ final readonly class EventReader
     /** @throws UnreadableCalendar if an event of the group cannot be read; the message says why */
     public function read(EventGroup $group): MeetingDraft
     {
-        $quiet = error_reporting(error_reporting() & ~E_DEPRECATED & ~E_USER_DEPRECATED); // sabre/vobject's, not ours
         try {
-            return $this->draft($this->parsed($group->text));
+            return Parsed::quietly(fn (): MeetingDraft => $this->draft($this->parsed($group->text)));
         } catch (UnreadableCalendar $error) {
             throw $error;
         } catch (\Throwable $error) {
             throw new UnreadableCalendar(__('meetings.unreadable', ['why' => self::why($error)]), previous: $error);
-        } finally {
-            error_reporting($quiet);
         }
     }
 
@@ -63,9 +60,7 @@ final readonly class EventReader
         if (preg_match('/;TZID=unknown\/([^:;\r\n]*)/', $text, $match) === 1) {
             throw new UnreadableCalendar(__('meetings.unknown_zone', ['zone' => $match[1]]));
         }
-        $calendar = Reader::read("BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Nekto//EN\r\n{$text}\r\nEND:VCALENDAR\r\n");
-        $calendar instanceof VCalendar || throw new UnreadableCalendar(__('meetings.not_a_calendar'));
-        $events = array_values(array_filter($calendar->select('VEVENT'), static fn (object $one): bool => $one instanceof VEvent));
+        $events = array_values(array_filter(Parsed::calendar($text)->select('VEVENT'), static fn (object $one): bool => $one instanceof VEvent));
         foreach ($events as $event) {
             isset($event->DTSTART) || throw new UnreadableCalendar(__('meetings.no_start'));
             $this->check($event);
@@ -81,8 +76,7 @@ final readonly class EventReader
                 continue;
             }
             $value = (string) $event->{$name};
-            if (preg_match('/^(\d{4})(\d{2})(\d{2})(?:T([01]\d|2[0-3])([0-5]\d)([0-5]\d|60)Z?)?$/D', $value, $part) !== 1
-                || ! checkdate((int) $part[2], (int) $part[3], (int) $part[1])) {
+            if (CalendarTime::of($value) === null) {
                 throw new UnreadableCalendar(__('meetings.bad_time', ['name' => $name, 'value' => mb_substr($value, 0, 40)]));
             }
         }

@@ -6,6 +6,7 @@ namespace Database\Seeders;
 
 use App\Accounts\OpenAccount;
 use App\ICalendar\CalendarSplitter;
+use App\ICalendar\EventGroup;
 use App\Meetings\TakeEvents;
 use App\Models\BlockState;
 use App\Models\RevisionCause;
@@ -73,9 +74,9 @@ final class DemoSeeder extends Seeder
     /** Through the same reader as any calendar file. */
     private function meetings(User $user): void
     {
-        $split = (new CalendarSplitter(new \DateTimeZone(self::ZONE)))->split(DemoCalendar::text($this->dates));
+        $split = (new CalendarSplitter(new \DateTimeZone(self::ZONE), 'VEVENT'))->split(DemoCalendar::text($this->dates));
         $reader = TakeEvents::reader($user, $this->now);
-        foreach ($split['groups'] as $group) {
+        foreach (EventGroup::of($split['components']) as $group) {
             $meeting = $user->meetings()->make(['uid' => $group->uid, 'source' => $group->text]);
             $meeting->lead_minutes = str_starts_with($group->uid, 'lighting') ? 15 : null;
             TakeEvents::store($meeting, $reader->read($group), $this->now);

@@ -16,6 +16,7 @@ return [
     'no_importance' => '“:words” is not low, medium, high or vital; it stays unweighed.',
     'no_date' => '“:words” is no date of the calendar; it is left out.',
     'no_todo' => 'This to-do could not be read: :why',
+    'not_closed' => 'This to-do is not closed before the next one or the end of the file.',
     'untitled' => 'Without a title',
     'no_sender' => 'unknown sender',
     'no_subject' => '(no subject)',

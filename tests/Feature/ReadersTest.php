@@ -106,6 +106,18 @@ final class ReadersTest extends FeatureTestCase
         self::assertContains('C; low', array_map(self::facts(...), $read->drafts), 'a week is no estimate');
     }
 
+    /** Events and to-dos are read by one reader: folded lines, zones of the file's own and other encodings mean the same in both. */
+    #[Test]
+    public function a_to_do_is_read_as_carefully_as_an_event(): void
+    {
+        $zone = "BEGIN:VTIMEZONE\r\nTZID:Office\r\nBEGIN:STANDARD\r\nDTSTART:19701025T030000\r\nTZOFFSETFROM:+0300\r\nTZOFFSETTO:+0200\r\nEND:STANDARD\r\nBEGIN:DAYLIGHT\r\nDTSTART:19700329T020000\r\nTZOFFSETFROM:+0200\r\nTZOFFSETTO:+0300\r\nEND:DAYLIGHT\r\nEND:VTIMEZONE\r\n";
+        $todo = "BEGIN:VTODO\r\nUID:1\r\nSUMMARY:Café pla\r\n ns\r\nDUE;TZID=Office:20260313T140000\r\nBEGIN:VALARM\r\nTRIGGER:-PT15M\r\nSUMMARY:Ring\r\nEND:VALARM\r\nEND:VTODO\r\n";
+        $read = (new TodoReader($this->ines))->read((string) mb_convert_encoding("BEGIN:VCALENDAR\r\n{$todo}{$zone}BEGIN:VTODO\r\nSUMMARY:Lost", 'Windows-1252', 'UTF-8'));
+
+        self::assertSame(['Café plans; due 2026-03-13 12:00'], array_map(self::facts(...), $read->drafts));
+        self::assertSame([['line' => 25, 'what' => 'This to-do is not closed before the next one or the end of the file.']], $read->problems);
+    }
+
     #[Test]
     public function what_is_written_is_what_the_formats_ask_for(): void
     {

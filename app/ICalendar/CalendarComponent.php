@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ICalendar;
+
+/** One event or to-do of a calendar file, cut out but not read yet. */
+final readonly class CalendarComponent
+{
+    /**
+     * @param  string  $uid  its own, or one made from its text
+     * @param  int  $line  where it begins in the file, from 1
+     * @param  string  $text  unfolded; time zones are named as PHP knows them, one that nobody knows begins with "unknown/"
+     */
+    public function __construct(public string $uid, public int $line, public string $text) {}
+}
