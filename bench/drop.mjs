@@ -38,7 +38,7 @@ for (let i = 0; i < Number(drops); i++) {
     repaints.push(await page.evaluate(() => window.repainted))
     empty.push(await page.evaluate(async () => {
         const from = performance.now()
-        await (await fetch('/up', { cache: 'no-store' })).text()
+        await (await fetch('/alive', { cache: 'no-store' })).text()
         return performance.now() - from
     }))
 }

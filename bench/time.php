@@ -27,7 +27,7 @@ preg_match('/name="_token" value="([^"]+)"/', $ask('/sign-in')[2], $token);
 $ask('/sign-in', ['_token' => $token[1] ?? '', 'email' => 'ines@example.org', 'password' => 'rivers-underfoot']);
 
 $times = [];
-$pages = $more === [] ? ['/up', '/shape', '/weigh', '/gather', '/meetings', '/settings'] : ['/up', ...$more];
+$pages = ['/alive', ...($more === [] ? ['/shape', '/gather', '/work', '/close', '/weigh', '/weigh/list', '/pulse', '/meetings', '/settings'] : $more)];
 for ($i = -3; $i < (int) $requests; $i++) {
     foreach ($pages as $page) { // in turn, so that a slow moment of the machine meets all of them
         [$ms, $status] = $ask($page);
@@ -42,7 +42,7 @@ $median = static function (array $values): float {
 
     return $values[intdiv(count($values), 2)];
 };
-$empty = $median($times['/up']);
+$empty = $median($times['/alive']);
 foreach ($pages as $page) {
     printf("%-24s median %6.1f ms, %4.1f × the empty page\n", $page, $median($times[$page]), $median($times[$page]) / $empty);
 }

@@ -27,7 +27,7 @@ final readonly class Upkeep
      */
     public function __invoke(User $user, CarbonImmutable $now, ?\Closure $time = null): bool
     {
-        if (Heartbeat::isDone($user->id, $now)) {
+        if (Heartbeat::isDone($user->looked_after_at, $now)) {
             return false;
         }
         try {

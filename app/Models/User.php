@@ -37,6 +37,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property int $rhythm_long minutes of the long break
  * @property int $rhythm_after so many stretches of work
  * @property string|null $morning_on Y-m-d, the day whose morning run is over
+ * @property string|null $looked_after_at UTC, as it is stored: the minute whose work the worker has done
  * @property bool $carry_picks a pick that was not done stands for the next day by itself; else it is offered again
  */
 final class User extends Authenticatable
@@ -53,7 +54,7 @@ final class User extends Authenticatable
 
     /** A new account's settings, until they are stored and read back. */
     protected $attributes = [
-        'zone' => 'UTC', 'margin_percent' => 20, 'buffer_before' => 0, 'buffer_after' => 0, 'lunch_from' => null,
+        'looked_after_at' => null, 'zone' => 'UTC', 'margin_percent' => 20, 'buffer_before' => 0, 'buffer_after' => 0, 'lunch_from' => null,
         'lunch_to' => null, 'deep_limit' => 240, 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm', 'month_first' => false, 'carry_picks' => true,
         'mend_asks' => false, 'reminds' => 'blocks,due,waiting,close', 'remind_before' => 5, 'remind_mail' => false, 'close_at' => 1035, 'sound' => true,
         'rhythm_work' => null, 'rhythm_break' => 10, 'rhythm_long' => 30, 'rhythm_after' => 4, 'morning_on' => null,

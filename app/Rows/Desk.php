@@ -13,6 +13,7 @@ use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection as Rows;
 use Illuminate\Support\Collection;
+use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\LocalDay;
 
 /**
@@ -25,6 +26,9 @@ final class Desk
     public const DAYS = 92;
 
     private ?WorkTime $time = null;
+
+    /** @var array<int, WorkTime> by the day's number */
+    private array $days = [];
 
     private ?PlannedTimes $planned = null;
 
@@ -52,7 +56,7 @@ final class Desk
     public function forget(): void
     {
         $this->time = $this->planned = $this->open = $this->areas = null;
-        $this->tasks = $this->blocks = [];
+        $this->tasks = $this->blocks = $this->days = [];
     }
 
     public function today(): LocalDay
@@ -66,14 +70,16 @@ final class Desk
         return $this->time ??= $this->times->load($this->user(), $this->today(), self::DAYS);
     }
 
-    /** The same from a day on; of a single day by itself, read by itself where no more is known yet. */
-    public function timeFrom(LocalDay $day, int $days = self::DAYS): WorkTime
+    /** The same from a day on; the past is read by itself. */
+    public function timeFrom(LocalDay $day): WorkTime
     {
-        return match (true) {
-            $days === 1 && $this->time?->covers($day) === true => $this->time->on($day),
-            $days > 1 && $day->equals($this->today()) => $this->time(),
-            default => $this->times->load($this->user(), $day, $days),
-        };
+        return $day->equals($this->today()) ? $this->time() : $this->times->load($this->user(), $day, self::DAYS);
+    }
+
+    /** The same of a single day. */
+    public function timeOn(LocalDay $day): WorkTime
+    {
+        return $this->days[$day->number] ??= $this->time()->covers($day) ? $this->time()->on($day) : $this->times->load($this->user(), $day, 1);
     }
 
     public function planned(): PlannedTimes
@@ -114,18 +120,25 @@ final class Desk
     /** @return Rows<int, Block> of a day, with tasks and areas, by start */
     public function blocksOn(LocalDay $day): Rows
     {
-        return $this->blocks[$day->number] ??= $this->read($day);
+        if (! isset($this->blocks[$day->number])) {
+            $this->readBlocks($day, $day);
+        }
+
+        return $this->blocks[$day->number];
     }
 
-    /** @return Rows<int, Block> */
-    private function read(LocalDay $day): Rows
+    /** Reads the blocks of some days at once, for blocksOn(). */
+    public function readBlocks(LocalDay $first, LocalDay $last): void
     {
-        $blocks = Blocks::during($this->user(), Zones::named($this->user()->zone)->day($day))->get();
+        $zone = Zones::named($this->user()->zone);
+        $blocks = Blocks::during($this->user(), new Interval($zone->day($first)->start, $zone->day($last)->end))->get();
         $tasks = $this->tasks(array_values(array_unique($blocks->pluck('task_id')->all())));
         foreach ($blocks as $block) {
             $block->setRelation('task', $tasks[$block->task_id] ?? throw new \LogicException('Every block has a task.'))->setRelation('user', $this->user());
         }
-
-        return $blocks;
+        for ($number = $first->number; $number <= $last->number; $number++) {
+            $day = $zone->day(new LocalDay($number));
+            $this->blocks[$number] = $blocks->filter(static fn (Block $block): bool => RowMapper::time($block)->overlaps($day))->values();
+        }
     }
 }

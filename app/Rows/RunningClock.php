@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rows;
 
+use App\Models\Block;
 use App\Models\Entry;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -31,17 +32,18 @@ final class RunningClock
         return $running !== null && self::isForgotten($user, $running, $now) ? $running : null;
     }
 
-    public static function isForgotten(User $user, Entry $entry, CarbonImmutable $now): bool
+    /** @param  Block|null  $block  that it was begun for, if it is at hand */
+    public static function isForgotten(User $user, Entry $entry, CarbonImmutable $now, ?Block $block = null): bool
     {
         $isOfToday = $user->local($entry->starts_at)->isSameDay($user->local($now));
 
-        return self::likelyEnd($user, $entry) <= $now->subHours($isOfToday ? self::MOST_HOURS : self::MOST_HOURS_OVERNIGHT);
+        return self::likelyEnd($user, $entry, $block) <= $now->subHours($isOfToday ? self::MOST_HOURS : self::MOST_HOURS_OVERNIGHT);
     }
 
     /** When a forgotten entry probably ended: with its block, or else an hour after it began. */
-    public static function likelyEnd(User $user, Entry $entry): CarbonImmutable
+    public static function likelyEnd(User $user, Entry $entry, ?Block $block = null): CarbonImmutable
     {
-        $block = $entry->block_id === null ? null : $user->blocks()->find($entry->block_id);
+        $block ??= $entry->block_id === null ? null : $user->blocks()->find($entry->block_id);
 
         return $block !== null && $block->ends_at > $entry->starts_at ? $block->ends_at : $entry->starts_at->addHour();
     }

@@ -18,12 +18,13 @@ final class Heartbeat
     /** The minute's work for an account is done. */
     public static function beat(int $account, CarbonImmutable $now): void
     {
-        DB::table('changes')->where('user_id', $account)->update(['looked_after_at' => $now->toDateTimeString()]);
+        DB::table('users')->where('id', $account)->update(['looked_after_at' => $now->toDateTimeString()]);
     }
 
-    public static function isDone(int $account, CarbonImmutable $now): bool
+    /** @param  string|null  $lookedAfter  the account's column, as it is stored */
+    public static function isDone(?string $lookedAfter, CarbonImmutable $now): bool
     {
-        return DB::table('changes')->where('user_id', $account)->value('looked_after_at') === $now->toDateTimeString();
+        return $lookedAfter === $now->toDateTimeString();
     }
 
     /** All accounts were seen to. */

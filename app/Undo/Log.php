@@ -26,8 +26,7 @@ final class Log
     public function begin(): void
     {
         $this->exists() || $this->install();
-        $this->db->statement('delete from temp.undo_log');
-        $this->db->statement('insert into temp.undo_on values (1)');
+        $this->db->unprepared('delete from temp.undo_log; insert into temp.undo_on values (1)');
     }
 
     public function end(): void
@@ -94,13 +93,14 @@ final class Log
 
     private function install(): void
     {
-        $this->db->unprepared('create temp table undo_log (seq integer primary key, what text, id integer, was text); create temp table undo_on (yes integer)');
+        $sql = ['create temp table undo_log (seq integer primary key, what text, id integer, was text)', 'create temp table undo_on (yes integer)'];
         foreach (array_keys(Guarded::TABLES) as $table) {
             $was = implode(', ', array_map(static fn (string $column): string => "'{$column}', old.\"{$column}\"", $this->columns($table)));
             $when = 'when exists (select 1 from undo_on)';
-            $this->db->unprepared("create temp trigger undo_{$table}_new after insert on main.{$table} {$when} begin insert into undo_log (what, id) values ('{$table}', new.id); end");
-            $this->db->unprepared("create temp trigger undo_{$table}_set after update on main.{$table} {$when} begin insert into undo_log (what, id, was) values ('{$table}', old.id, json_object({$was})); end");
-            $this->db->unprepared("create temp trigger undo_{$table}_gone after delete on main.{$table} {$when} begin insert into undo_log (what, id, was) values ('{$table}', old.id, json_object({$was})); end");
+            $sql[] = "create temp trigger undo_{$table}_new after insert on main.{$table} {$when} begin insert into undo_log (what, id) values ('{$table}', new.id); end";
+            $sql[] = "create temp trigger undo_{$table}_set after update on main.{$table} {$when} begin insert into undo_log (what, id, was) values ('{$table}', old.id, json_object({$was})); end";
+            $sql[] = "create temp trigger undo_{$table}_gone after delete on main.{$table} {$when} begin insert into undo_log (what, id, was) values ('{$table}', old.id, json_object({$was})); end";
         }
+        $this->db->unprepared(implode(";\n", $sql));
     }
 }

@@ -18,14 +18,14 @@ return new class extends Migration
 
     public function up(): void
     {
+        Schema::table('users', static fn (Blueprint $table) => $table->dateTime('looked_after_at')->nullable()); // the minute whose work the worker has done for the account
         Schema::create('changes', static function (Blueprint $table): void {
             $table->foreignId('user_id')->primary()->constrained()->cascadeOnDelete();
             $table->unsignedInteger('count')->default(0);
-            $table->dateTime('looked_after_at')->nullable(); // the minute whose work the worker has done for the account
         });
         DB::statement('insert into changes (user_id) select id from users');
         DB::unprepared('create trigger changes_users_insert after insert on users begin insert into changes (user_id) values (new.id); end');
-        DB::unprepared('create trigger changes_users_update after update on users begin update changes set count = count + 1 where user_id = new.id; end');
+        DB::unprepared('create trigger changes_users_update after update on users when new.looked_after_at is old.looked_after_at begin update changes set count = count + 1 where user_id = new.id; end');
         foreach (self::TABLES as $table => $times) {
             foreach ($times as $when) {
                 $row = $when === 'delete' ? 'old' : 'new';
@@ -44,5 +44,6 @@ return new class extends Migration
             }
         }
         Schema::drop('changes');
+        Schema::table('users', static fn (Blueprint $table) => $table->dropColumn('looked_after_at'));
     }
 };

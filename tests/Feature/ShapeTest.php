@@ -96,15 +96,21 @@ final class ShapeTest extends FeatureTestCase
         $this->task('One');
         $this->post('/plan/lay-out');
         $this->task('In the bank')->update(['estimate' => null, 'minutes_left' => null]);
-        $pages = ['/shape', '/weigh', '/weigh/list', '/gather', '/meetings', '/views/cannot-wait', '/projects', '/search?q=zzzz'];
-        $few = array_map($this->queries(...), $pages);
+        $pages = ['/shape', '/gather', '/work', '/close', '/weigh', '/weigh/list', '/meetings', '/views/cannot-wait', '/projects', '/search?q=zzzz', '/settings', '/pulse'];
+        $count = function () use ($pages): array {
+            $this->artisan('nekto:minute'); // as in use: the worker has looked after the plan
+            $this->actingAs($this->ines->refresh());
+
+            return array_combine($pages, array_map($this->queries(...), $pages));
+        };
+        $few = $count();
         for ($i = 0; $i < 40; $i++) {
             $this->task("Task {$i}", minutes: 15);
         }
         $this->post('/plan/lay-out');
 
-        self::assertSame($few, array_map($this->queries(...), $pages));
-        self::assertLessThan(34, max($few));
+        self::assertSame($few, $count());
+        self::assertLessThanOrEqual(15, max($few));
     }
 
     #[Test]

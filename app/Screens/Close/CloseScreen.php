@@ -31,7 +31,8 @@ final readonly class CloseScreen
 
     public function of(User $user, LocalDay $day, CarbonImmutable $now): ClosePage
     {
-        $time = $this->desk->timeFrom($day, 1);
+        $time = $this->desk->timeOn($day);
+        $this->desk->readBlocks($day, $day->plusDays(1));
         $span = $time->zone->day($day);
         [$from, $until] = [Moments::moment($span->start), Moments::moment($span->end)];
         $blocks = $this->desk->blocksOn($day);
@@ -42,7 +43,7 @@ final readonly class CloseScreen
         $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => $one->interrupts() && $one->starts_at < $until && $one->ends_at > $from);
         $held = (int) $meetings->filter(static fn (Occurrence $one): bool => $one->ends_at <= $now)->sum(static fn (Occurrence $one): int => RowMapper::time($one)->length());
         $next = $day->plusDays(1);
-        $nextTime = $this->desk->timeFrom($next, 1);
+        $nextTime = $this->desk->timeOn($next);
         $coming = $this->desk->blocksOn($next);
 
         return new ClosePage(

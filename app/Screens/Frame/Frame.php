@@ -38,7 +38,7 @@ final readonly class Frame
             'person' => $user,
             'now' => $now,
             'counts' => ['gather' => (int) $asked->gather, 'weigh' => (int) $asked->weigh],
-            'ribbon' => Ribbon::of($desk->timeFrom($today, 1), $desk->blocksOn($today), $now),
+            'ribbon' => Ribbon::of($desk->timeOn($today), $desk->blocksOn($today), $now),
             'pinned' => json_decode((string) $asked->pinned, true, 4, JSON_THROW_ON_ERROR),
             'mark' => (string) $asked->mark,
             'undo' => UndoOffer::of($undo, $user, $now),

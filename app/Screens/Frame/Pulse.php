@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Frame;
 
+use App\Time\Heartbeat;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
@@ -14,7 +15,7 @@ final readonly class Pulse
 
     public static function of(int $account): self
     {
-        $row = DB::selectOne('select count, looked_after_at, exists (select 1 from reminders where user_id = ? and shown_at is null) as reminds from changes where user_id = ?', [$account, $account]);
+        $row = DB::selectOne('select count, looked_after_at, exists (select 1 from reminders where user_id = users.id and shown_at is null) as reminds from users join changes on changes.user_id = users.id where users.id = ?', [$account]);
 
         return new self((string) ($row->count ?? 0), (bool) ($row->reminds ?? false), $row->looked_after_at ?? null);
     }
@@ -22,6 +23,6 @@ final readonly class Pulse
     /** The worker has done this minute's work for the account. */
     public function isLookedAfter(CarbonImmutable $now): bool
     {
-        return $this->lookedAfter === $now->toDateTimeString();
+        return Heartbeat::isDone($this->lookedAfter, $now);
     }
 }

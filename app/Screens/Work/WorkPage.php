@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Screens\Work;
 
 use App\Models\Block;
-use App\Models\EarlyEnd;
 use App\Models\Entry;
 use App\Models\Occurrence;
 use App\Models\Task;
@@ -23,6 +22,7 @@ final readonly class WorkPage extends Page
      * @param  Collection<int, Entry>  $entries  of today, by start
      * @param  list<Block|Occurrence>  $next
      * @param  list<array{title: string, planned: int, actual: int|null, state: string, id: int}>  $rows
+     * @param  int|null  $ended  UTC minute since which the day is over
      */
     public function __construct(
         public ?Entry $running,
@@ -40,7 +40,7 @@ final readonly class WorkPage extends Page
         public Collection $entries,
         public array $next,
         public array $rows,
-        public ?EarlyEnd $ended,
+        public ?int $ended,
         public CarbonImmutable $now,
     ) {}
 }

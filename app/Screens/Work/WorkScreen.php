@@ -15,6 +15,7 @@ use App\Rows\RowMapper;
 use App\Rows\RunningClock;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Work\Rhythm;
@@ -32,14 +33,20 @@ final readonly class WorkScreen
         $time = $this->desk->time();
         $day = $time->zone->day($today);
         $blocks = $this->desk->blocksOn($today);
-        $running = RunningClock::of($user);
+        $since = Moments::moment($day->start);
+        $entries = $user->entries()->where(static fn (Builder $one) => $one->where('starts_at', '>=', $since)->orWhereNull('ends_at'))->orderBy('starts_at')->get();
+        $running = $entries->whereNull('ends_at')->last();
+        $entries = $entries->where('starts_at', '>=', $since)->values();
         $current = $this->current($blocks, $running, $now);
         $task = $current->task ?? ($running?->task_id === null ? null : $this->desk->tasks([$running->task_id])->first());
         $task?->load(['project', 'subtasks', 'links']);
         $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => $one->interrupts() && $one->starts_at < Moments::moment($day->end))->sortBy('starts_at');
         $meeting = $meetings->first(static fn (Occurrence $one): bool => $one->starts_at <= $now && $one->ends_at > $now);
-        $entries = $user->entries()->where('starts_at', '>=', Moments::moment($day->start))->orderBy('starts_at')->get();
         $candidate = $task === null ? null : ($this->desk->open()->all[$task->id] ?? null);
+
+        $own = $running?->block_id === null ? null : $blocks->firstWhere('id', $running->block_id);
+        $forgotten = $running !== null && RunningClock::isForgotten($user, $running, $now, $own) ? $running : null;
+        $minute = Moments::minute($now);
 
         return new WorkPage(
             running: $running,
@@ -48,16 +55,16 @@ final readonly class WorkScreen
             candidate: $candidate,
             isKey: $task !== null && (new Picks($user, $today))->isKey($task, $today),
             meeting: $meeting === null ? null : MeetingScreen::of($user, $meeting),
-            forgotten: $forgotten = RunningClock::forgotten($user, $now),
+            forgotten: $forgotten,
             forgottenTask: $forgotten?->task_id === null ? null : $user->tasks()->withTrashed()->find($forgotten->task_id),
-            likelyEnd: $forgotten === null ? null : RunningClock::likelyEnd($user, $forgotten),
+            likelyEnd: $forgotten === null ? null : RunningClock::likelyEnd($user, $forgotten, $own),
             turn: $forgotten === null ? $this->turn($user, $entries, $running, $now) : null,
             nextMeeting: $meetings->first(static fn (Occurrence $one): bool => $one->starts_at > $now),
             spent: $task === null ? 0 : self::minutes($entries->where('task_id', $task->id), $now),
             entries: $entries,
             next: $this->next($blocks, $meetings, $current, $now),
             rows: $this->rows($blocks, $entries, $now),
-            ended: $user->earlyEnds()->where('from_at', '<=', $now)->where('until_at', '>', $now)->first(),
+            ended: collect($time->ended)->first(static fn (Interval $one): bool => $one->contains($minute))?->start,
             now: $now,
         );
     }

@@ -90,7 +90,7 @@
             </div></section>
         <section aria-labelledby="rest-title"><div class="section-head"><h2 id="rest-title">The rest of the day</h2></div>
             <div class="actions">
-                @if ($ended)<p class="soft">The day ended at {{ Times::clock($person, $ended->from_at) }}.</p><form method="post" action="/plan/go-on">@csrf<button class="button">It goes on after all</button></form>
+                @if ($ended !== null)<p class="soft">The day ended at {{ Times::clock($person, $ended) }}.</p><form method="post" action="/plan/go-on">@csrf<button class="button">It goes on after all</button></form>
                 @else<form method="post" action="/plan/end-day">@csrf<button class="button">Clear it: the day ends now</button></form><span class="soft">everything left, anchored too, is laid out elsewhere; undo brings it back</span>@endif
             </div></section>
         <section aria-labelledby="catch-title"><div class="section-head"><h2 id="catch-title">Catch</h2><span class="soft">goes to Gather, the clock runs on</span></div>
