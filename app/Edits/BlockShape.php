@@ -108,6 +108,6 @@ final readonly class BlockShape
         $time = $this->times->load($first->user, Moments::today($first->user, $first->starts_at), 2);
 
         return ! Blocks::during($first->user, $gap)->planned()->exists()
-            && $time->busy->union($time->lunch)->between($gap->start, $gap->end)->intervals === [];
+            && $time->busy()->union($time->lunch())->between($gap->start, $gap->end)->intervals === [];
     }
 }

@@ -51,7 +51,7 @@ final readonly class Mend
             return false;
         }
         $time ??= $this->times->load($user, Moments::today($user, $now), (int) config('nekto.horizon_days') + 1);
-        $busy = $time->busy->intervals;
+        $busy = $time->busy()->intervals;
         $next = 0;
         foreach ($blocks as $block) {
             $time = new Interval(Moments::stored($block->starts_at), Moments::stored($block->ends_at));

@@ -74,8 +74,8 @@ final readonly class ProblemLoader
             now: $now,
             end: $rows->time->span()->end,
             step: Grid::STEP,
-            hours: self::byName($rows->time->hours),
-            busy: $rows->time->busy,
+            hours: self::byName($rows->time->allHours()),
+            busy: $rows->time->busy(),
             tasks: array_values($rows->tasks->filter(static fn (Task $task): bool => $left[$task->id] > 0)
                 ->map(static fn (Task $task): CoreTask => self::task($task, $left, $rows, $spent[$task->id] ?? 0))->all()),
             anchored: array_values(array_filter(self::coreBlocks($fixed, true), static fn (CoreBlock $block): bool => $left[(int) $block->task] > 0)),

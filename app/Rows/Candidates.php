@@ -8,7 +8,6 @@ use App\Models\TaskStage;
 use App\Models\User;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Pressure\DemandCurve;
 use Nekto\Core\Pressure\Pull;
@@ -27,39 +26,38 @@ final class Candidates
     {
         $minute = Moments::minute($now);
         [$rows, $steps] = self::rows($user, $if);
-        $due = $work = [];
+        $work = [];
         foreach ($rows as $row) {
-            $due[$row->id] = $time->due($row->due_on, $row->due_at, (int) $row->hours_set_id);
-            if ($due[$row->id] !== null && $row->importance !== null) {
-                $work[(int) $row->hours_set_id][] = [$due[$row->id], max(0, (int) $row->minutes_left - $planned->anchoredMinutes((int) $row->id, $minute))];
+            $row->due = $time->due($row->due_on, $row->due_at, (int) $row->hours_set_id);
+            if ($row->due !== null && $row->importance !== null) {
+                $work[(int) $row->hours_set_id][] = [$row->due, max(0, (int) $row->minutes_left - $planned->anchoredMinutes((int) $row->id, $minute))];
             }
         }
         $taken = $planned->anchored($minute);
         $curves = [];
-        foreach (array_keys($time->hours) as $set) {
-            $curves[$set] = new DemandCurve($work[$set] ?? [], new Timeline($time->open($set)->without($taken)), $minute);
+        foreach ($time->sets as $set) {
+            $curves[$set->id] = new DemandCurve($work[$set->id] ?? [], new Timeline($time->open($set->id)->without($taken)), $minute);
         }
-        $all = [];
-        foreach ($rows as $row) {
-            $demand = $due[$row->id] === null ? null : $curves[$row->hours_set_id]->at($due[$row->id]);
+
+        return new OpenTasks($rows, $curves, static function (\stdClass $row) use ($curves, $steps, $minute): Candidate {
+            $demand = $row->due === null ? null : $curves[$row->hours_set_id]->at($row->due);
             $importance = Importance::tryFrom((int) $row->importance);
-            $all[(int) $row->id] = new Candidate(
+
+            return new Candidate(
                 (int) $row->id,
                 $importance,
                 $row->minutes_left === null ? null : (int) $row->minutes_left,
                 (int) $row->carried,
-                $due[$row->id],
+                $row->due,
                 $demand,
                 Pull::of($importance, $demand?->pressure(), Push::from((int) $row->push), intdiv($minute - Moments::stored($row->created_at), 1440)),
                 ! isset($steps->before[$row->id]),
                 (int) $row->hours_set_id,
             );
-        }
-
-        return new OpenTasks(new Collection($all), $curves);
+        });
     }
 
-    /** @return array{list<\stdClass>, Steps} open tasks, the oldest first, and the order of sequential steps */
+    /** @return array{array<int, \stdClass>, Steps} open tasks by id, the oldest first, and the order of sequential steps */
     private static function rows(User $user, ?WhatIf $if): array
     {
         $all = DB::table('tasks')->join('areas', 'areas.id', 'tasks.area_id')->leftJoin('projects', 'projects.id', 'tasks.project_id')->leftJoin('sections', 'sections.id', 'tasks.section_id')
@@ -72,7 +70,7 @@ final class Candidates
             if ($if !== null && (int) $row->id === $if->task) {
                 [$row->stage, $row->importance, $row->due_on, $row->due_at, $row->minutes_left] = [TaskStage::Open->value, $if->importance?->value, $if->dueOn, null, $if->minutes];
             }
-            $row->stage === TaskStage::Open->value && $rows[] = $row;
+            $row->stage === TaskStage::Open->value && $rows[(int) $row->id] = $row;
         }
 
         return [$rows, Steps::among($all->filter(static fn (\stdClass $row): bool => (bool) $row->sequential && $row->project_id !== null)->sortBy([['position', 'asc'], ['id', 'asc']])->all())];

@@ -27,6 +27,8 @@ final class Desk
 
     private ?WorkTime $time = null;
 
+    private ?WorkTime $near = null;
+
     /** @var array<int, WorkTime> by the day's number */
     private array $days = [];
 
@@ -55,7 +57,7 @@ final class Desk
 
     public function forget(): void
     {
-        $this->time = $this->planned = $this->open = $this->areas = null;
+        $this->time = $this->near = $this->planned = $this->open = $this->areas = null;
         $this->tasks = $this->blocks = $this->days = [];
     }
 
@@ -79,7 +81,20 @@ final class Desk
     /** The same of a single day. */
     public function timeOn(LocalDay $day): WorkTime
     {
-        return $this->days[$day->number] ??= $this->time()->covers($day) ? $this->time()->on($day) : $this->times->load($this->user(), $day, 1);
+        return $this->days[$day->number] ??= $this->near($day)?->on($day) ?? $this->times->load($this->user(), $day, 1);
+    }
+
+    /** What is read of a day already; of today and tomorrow, which screens show together, no more than these is read. */
+    private function near(LocalDay $day): ?WorkTime
+    {
+        if ($this->time?->covers($day) === true) {
+            return $this->time;
+        }
+        if ($day->number === $this->today()->number || $day->number === $this->today()->number + 1) {
+            return $this->near ??= $this->times->load($this->user(), $this->today(), 2);
+        }
+
+        return null;
     }
 
     public function planned(): PlannedTimes

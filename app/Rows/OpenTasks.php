@@ -8,23 +8,39 @@ use Illuminate\Support\Collection;
 use Nekto\Core\Pressure\DemandCurve;
 
 /** A person's open tasks as they are weighed: each with its pressure and pull, and the due work of each set of hours. */
-final readonly class OpenTasks
+final class OpenTasks
 {
+    /** @var Collection<int, Candidate>|null */
+    private ?Collection $all = null;
+
     /**
-     * @param  Collection<int, Candidate>  $all  by task id, the oldest first
+     * @param  array<int, \stdClass>  $rows  by task id, the oldest first
      * @param  array<int, DemandCurve>  $curves  by set of hours
+     * @param  \Closure(\stdClass): Candidate  $weigh
      */
-    public function __construct(public Collection $all, public array $curves) {}
+    public function __construct(private readonly array $rows, public readonly array $curves, private readonly \Closure $weigh) {}
+
+    /** @return Collection<int, Candidate> by task id, the oldest first */
+    public function all(): Collection
+    {
+        return $this->all ??= new Collection(array_map($this->weigh, $this->rows));
+    }
+
+    /** Null if it is none of them. */
+    public function one(int $task): ?Candidate
+    {
+        return isset($this->rows[$task]) ? $this->all[$task] ?? ($this->weigh)($this->rows[$task]) : null;
+    }
 
     /** @return Collection<int, Candidate> */
     public function weighed(): Collection
     {
-        return $this->all->filter(static fn (Candidate $one): bool => $one->importance !== null);
+        return $this->all()->filter(static fn (Candidate $one): bool => $one->importance !== null);
     }
 
     /** @return Collection<int, Candidate> */
     public function unweighed(): Collection
     {
-        return $this->all->filter(static fn (Candidate $one): bool => $one->importance === null);
+        return $this->all()->filter(static fn (Candidate $one): bool => $one->importance === null);
     }
 }

@@ -18,24 +18,23 @@ use Nekto\Core\Time\IntervalSet;
 use Nekto\Core\Time\LocalDay;
 use Nekto\Core\Time\Zone;
 
-/** A person's time over some days, as core values: hours, lunch and meetings. */
-final readonly class WorkTime
+/** A person's time over some days, as core values: hours, lunch and meetings. Each is computed when it is first asked for. */
+final class WorkTime
 {
-    public Zone $zone;
+    public readonly Zone $zone;
 
-    public IntervalSet $lunch;
+    private ?IntervalSet $lunch = null;
 
-    /** Meetings that block, each with the time kept free around it. */
-    public IntervalSet $busy;
-
-    /** @var array<int, IntervalSet> hours by the set's id, lunch left out */
-    public array $hours;
+    private ?IntervalSet $busy = null;
 
     /** @var array<int, WeeklyHours> by the set's id */
-    private array $weekly;
+    private array $weekly = [];
 
     /** @var array<int, IntervalSet> by the set's id */
-    private array $open;
+    private array $hours = [];
+
+    /** @var array<int, IntervalSet> by the set's id */
+    private array $open = [];
 
     /**
      * @param  Collection<int, HoursSet>  $sets  with their exceptions
@@ -44,34 +43,58 @@ final readonly class WorkTime
      * @param  list<Interval>  $ended  ends of days that the person cleared
      */
     public function __construct(
-        public User $user,
-        public LocalDay $first,
-        public int $days,
-        public Collection $sets,
-        public Collection $occurrences,
-        public array $reserves = [],
-        public array $ended = [],
+        public readonly User $user,
+        public readonly LocalDay $first,
+        public readonly int $days,
+        public readonly Collection $sets,
+        public readonly Collection $occurrences,
+        public readonly array $reserves = [],
+        public readonly array $ended = [],
     ) {
         $this->zone = Zones::named($user->zone);
-        $this->lunch = RowMapper::lunch($user)->during($this->zone, $first, $days);
-        $weekly = $hours = [];
-        foreach ($sets as $set) {
-            $weekly[$set->id] = RowMapper::hours($set);
-            $hours[$set->id] = $weekly[$set->id]->during($this->zone, $first, $days)->without($this->lunch);
-        }
-        $this->weekly = $weekly;
-        $this->hours = $hours;
-        $busy = $ended;
-        foreach ($occurrences as $occurrence) {
-            if ($occurrence->blocks()) {
-                $busy[] = RowMapper::withBuffers($occurrence, $user);
+    }
+
+    public function lunch(): IntervalSet
+    {
+        return $this->lunch ??= RowMapper::lunch($this->user)->during($this->zone, $this->first, $this->days);
+    }
+
+    /** Meetings that block, each with the time kept free around it, reserves, and ends of days. */
+    public function busy(): IntervalSet
+    {
+        if ($this->busy === null) {
+            $busy = $this->ended;
+            foreach ($this->occurrences as $occurrence) {
+                if ($occurrence->blocks()) {
+                    $busy[] = RowMapper::withBuffers($occurrence, $this->user);
+                }
             }
+            $this->busy = IntervalSet::covering(...$busy, ...array_map(RowMapper::time(...), $this->reserves));
         }
-        foreach ($reserves as $reserve) {
-            $busy[] = RowMapper::time($reserve);
+
+        return $this->busy;
+    }
+
+    /** Hours of a set, lunch left out. */
+    public function hours(int $set): IntervalSet
+    {
+        return $this->hours[$set] ??= $this->weekly($set)->during($this->zone, $this->first, $this->days)->without($this->lunch());
+    }
+
+    /** @return array<int, IntervalSet> the same of all sets, by id */
+    public function allHours(): array
+    {
+        $all = [];
+        foreach ($this->sets as $set) {
+            $all[$set->id] = $this->hours($set->id);
         }
-        $this->busy = IntervalSet::covering(...$busy);
-        $this->open = array_map(fn (IntervalSet $set): IntervalSet => $set->without($this->busy), $hours);
+
+        return $all;
+    }
+
+    private function weekly(int $set): WeeklyHours
+    {
+        return $this->weekly[$set] ??= RowMapper::hours($this->sets->firstWhere('id', $set) ?? throw new \LogicException('Hours are of one of the sets.'));
     }
 
     /** One of its days by itself; meetings and reserves that reach into it are there whole. */
@@ -105,13 +128,13 @@ final readonly class WorkTime
     /** Open time of a set of hours: without lunch and busy meetings; anchored blocks are still in it. */
     public function open(int $set): IntervalSet
     {
-        return $this->open[$set];
+        return $this->open[$set] ??= $this->hours($set)->without($this->busy());
     }
 
     /** Hours of that day with lunch still in them. */
     public function hoursOn(int $set, LocalDay $day): IntervalSet
     {
-        return $this->weekly[$set]->during($this->zone, $day, 1);
+        return $this->weekly($set)->during($this->zone, $day, 1);
     }
 
     /** What the day can carry in that set of hours. */
@@ -121,8 +144,8 @@ final readonly class WorkTime
 
         return DayLoad::of(
             $this->hoursOn($set, $day),
-            $this->lunch->between($span->start, $span->end),
-            $this->busy->between($span->start, $span->end),
+            $this->lunch()->between($span->start, $span->end),
+            $this->busy()->between($span->start, $span->end),
             $anchored->between($span->start, $span->end),
             $this->user->margin_percent,
         );
@@ -145,7 +168,7 @@ final readonly class WorkTime
         }
         $day = LocalDay::fromString($on);
         $end = 0;
-        foreach ($this->weekly[$set]->on($day) as $stretch) {
+        foreach ($this->weekly($set)->on($day) as $stretch) {
             $end = max($end, $stretch->to);
         }
 

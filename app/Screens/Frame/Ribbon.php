@@ -61,7 +61,7 @@ final readonly class Ribbon
         $place = static fn (int $minute): float => round(1000 * (min($span->end, max($span->start, $minute)) - $span->start) / $span->length(), 2);
         $stretch = static fn (Interval $interval): array => [$place($interval->start), $place($interval->end) - $place($interval->start)];
         $hours = IntervalSet::empty();
-        foreach ($time->hours as $set) {
+        foreach ($time->allHours() as $set) {
             $hours = $hours->union($set);
         }
         $gaps = [];
@@ -74,7 +74,7 @@ final readonly class Ribbon
             }
         }
         $minute = Moments::minute($now);
-        $lunch = $time->lunch->between($span->start, $span->end)->intervals[0] ?? null;
+        $lunch = $time->lunch()->between($span->start, $span->end)->intervals[0] ?? null;
         $lunchAt = $lunch === null ? null : $place(intdiv($lunch->start + $lunch->end, 2));
         $pieces = self::pieces($time, $blocks, $span, $place, $lunchAt, $minute);
         $next = collect($pieces)->first(static fn (RibbonPiece $piece): bool => $piece->start > $minute);
@@ -96,7 +96,7 @@ final readonly class Ribbon
     private static function span(WorkTime $time): Interval
     {
         $edges = [];
-        foreach ($time->hours as $set) {
+        foreach ($time->allHours() as $set) {
             foreach ($set->intervals as $interval) {
                 array_push($edges, $interval->start, $interval->end);
             }

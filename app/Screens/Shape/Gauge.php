@@ -97,7 +97,7 @@ final readonly class Gauge
         $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => $one->blocks())->map(static fn (Occurrence $one): Interval => RowMapper::withBuffers($one, $time->user));
 
         return IntervalSet::covering(...array_map(static fn (Reserve $reserve): Interval => RowMapper::time($reserve), $time->reserves))
-            ->between($span->start, $span->end)->intersection($time->hours[$main->id])->without(IntervalSet::covering(...$meetings->values()->all()))->length();
+            ->between($span->start, $span->end)->intersection($time->hours($main->id))->without(IntervalSet::covering(...$meetings->values()->all()))->length();
     }
 
     private static function isOn(Block $block, CarbonImmutable $now): bool
@@ -214,8 +214,8 @@ final readonly class Gauge
         }
         $main = $time->sets->first();
 
-        return $main === null ? 0 : $time->busy->without(IntervalSet::covering(...$bare))
-            ->between($span->start, $span->end)->intersection($time->hours[$main->id])->length();
+        return $main === null ? 0 : $time->busy()->without(IntervalSet::covering(...$bare))
+            ->between($span->start, $span->end)->intersection($time->hours($main->id))->length();
     }
 
     /**

@@ -102,7 +102,7 @@ final readonly class RunSheet
             self::hourMarks($time, $span, $place),
             array_map(
                 static fn (Interval $gap): array => ['top' => $place($gap->start), 'height' => round($gap->length() * self::SCALE, 1)],
-                IntervalSet::covering($span)->without($hours)->without($time->lunch)->intervals,
+                IntervalSet::covering($span)->without($hours)->without($time->lunch())->intervals,
             ),
             self::setNames($time, $day, $span, $place),
             $timed->map(static fn (Occurrence $one): SheetMeeting => self::meetingPiece($one, $time, $span))->values()->all(),
@@ -347,12 +347,12 @@ final readonly class RunSheet
     {
         $times = $blocks->reject(static fn (Block $block): bool => $block->state === BlockState::Passed)
             ->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all();
-        $taken = IntervalSet::covering(...$times)->union($time->busy)->union($time->lunch);
+        $taken = IntervalSet::covering(...$times)->union($time->busy())->union($time->lunch());
         $bare = IntervalSet::covering(
             ...$busy->map(static fn (Occurrence $one): Interval => RowMapper::time($one))->values()->all(),
             ...array_map(static fn (Reserve $one): Interval => RowMapper::time($one), $time->reserves),
         );
-        $lead = $time->busy->without($bare)->intersection($hours)->without(IntervalSet::covering(...$times));
+        $lead = $time->busy()->without($bare)->intersection($hours)->without(IntervalSet::covering(...$times));
         $gaps = [];
         $add = static function (IntervalSet $set, string $kind) use (&$gaps, $span, $place, $time): void {
             foreach ($set->between($span->start, $span->end)->intervals as $gap) {
@@ -364,7 +364,7 @@ final readonly class RunSheet
                 ];
             }
         };
-        $add($time->lunch, 'lunch');
+        $add($time->lunch(), 'lunch');
         $add($lead, 'lead');
         $free = $hours->without($taken)->between(max($span->start, Moments::minute($now)), $span->end);
         $add(IntervalSet::covering(...array_filter($free->intervals, static fn (Interval $gap): bool => $gap->length() >= self::NAMED_GAP)), 'free');

@@ -28,7 +28,7 @@ final readonly class ViewScreen
         $choices = $conditions->choices();
         $contradicts = $question->contradicts();
         $tasks = $contradicts ? new Collection : $query->limit(5000)->get();
-        $known = $this->desk->open()->all;
+        $known = $this->desk->open()->all();
         $sorted = $this->sorted($tasks, $question, $known, $user);
         $shown = $all ? $sorted : $sorted->take(self::ROWS);
 

@@ -35,7 +35,7 @@ final readonly class WeighScreen
     {
         $open = $this->desk->open();
         $time = $this->desk->time();
-        $all = $open->all;
+        $all = $open->all();
         $unweighed = $open->unweighed();
         $shown = Candidate::byPull($open->weighed())->take(self::MARKS);
         $tasks = $this->desk->tasks([...$shown->keys()->all(), ...$unweighed->keys()->take(6)->all(), ...($item === null ? [] : [$item])]);
@@ -78,7 +78,7 @@ final readonly class WeighScreen
      */
     public function weighed(User $user, Task $task, ?Importance $importance, ?string $dueOn, ?int $minutes, CarbonImmutable $now): Card
     {
-        $one = Candidates::of($user, $this->desk->planned(), $this->desk->time(), $now, new WhatIf($task->id, $importance, $dueOn, $minutes))->all[$task->id];
+        $one = Candidates::of($user, $this->desk->planned(), $this->desk->time(), $now, new WhatIf($task->id, $importance, $dueOn, $minutes))->one($task->id) ?? throw new \LogicException('What is being weighed is open.');
 
         return $this->card($user, $task, $one, Axis::of($this->desk->today(), $this->desk->time(), null), $minutes);
     }

@@ -40,9 +40,9 @@ final readonly class WorkScreen
         $current = $this->current($blocks, $running, $now);
         $task = $current->task ?? ($running?->task_id === null ? null : $this->desk->tasks([$running->task_id])->first());
         $task?->load(['project', 'subtasks', 'links']);
-        $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => $one->interrupts() && $one->starts_at < Moments::moment($day->end))->sortBy('starts_at');
+        $meetings = $this->desk->timeOn($today)->occurrences->filter(static fn (Occurrence $one): bool => $one->interrupts() && RowMapper::start($one) < $day->end);
         $meeting = $meetings->first(static fn (Occurrence $one): bool => $one->starts_at <= $now && $one->ends_at > $now);
-        $candidate = $task === null ? null : ($this->desk->open()->all[$task->id] ?? null);
+        $candidate = $task === null ? null : ($this->desk->open()->one($task->id));
 
         $own = $running?->block_id === null ? null : $blocks->firstWhere('id', $running->block_id);
         $forgotten = $running !== null && RunningClock::isForgotten($user, $running, $now, $own) ? $running : null;
