@@ -18,6 +18,8 @@ use Nekto\Core\Planning\Layout\Timetable;
  */
 final class OrderSearch
 {
+    // The numbers below are tuned: what their neighbours do is in bench/sweep.md, made by bench/sweep.
+
     /** Where the most promising move of a task fails, so many of its next are tried. */
     private const SECOND_THOUGHTS = 1;
 

@@ -18,6 +18,8 @@ use Nekto\Core\Planning\Order\OrderSearch;
  */
 final class Repair
 {
+    // The numbers below are tuned: what their neighbours do is in bench/sweep.md, made by bench/sweep.
+
     /** Of the tasks that fare worse, room is looked for for so many. */
     private const HELPED = 5;
 
