@@ -32,13 +32,7 @@ enum Format: string
 
     public function word(): string
     {
-        return match ($this) {
-            self::TodoTxt => 'todo.txt',
-            self::Csv => 'CSV table',
-            self::Markdown => 'Markdown check list',
-            self::ICalendar => 'iCalendar to-dos',
-            self::Mail => 'mail',
-        };
+        return __("files.formats.{$this->value}");
     }
 
     public function fileName(): string

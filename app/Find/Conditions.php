@@ -17,16 +17,17 @@ final readonly class Conditions
     /** A task has one of these at a time. */
     public const SINGLE = ['area', 'project', 'part', 'demand', 'stage'];
 
+    /** By heading. */
     private const FIXED = [
-        'Due' => ['due:overdue' => 'overdue', 'due:today' => 'due today', 'due:tomorrow' => 'due by tomorrow', 'due:week' => 'due within 7 days', 'due:fortnight' => 'due within 14 days', 'due:any' => 'with a due date', 'due:none' => 'without a date', 'due:hard' => 'with a hard due date'],
-        'Day' => ['picked:today' => 'picked for today', 'picked:any' => 'picked', 'set:any' => 'with a set time', 'start:later' => 'not to begin yet'],
-        'Estimate' => ['estimate:5' => 'at most 5 min', 'estimate:15' => 'at most 15 min', 'estimate:30' => 'at most 30 min', 'estimate:60' => 'at most 1 h', 'estimate:120' => 'at most 2 h', 'estimate:none' => 'without an estimate'],
-        'Importance' => ['importance:4' => 'vital', 'importance:3' => 'high or more', 'importance:2' => 'medium or more', 'importance:1' => 'low or more', 'importance:none' => 'unweighed'],
-        'Demand' => ['demand:deep' => 'deep', 'demand:light' => 'light'],
-        'Part of the day' => ['part:morning' => 'for the morning', 'part:afternoon' => 'for the afternoon', 'part:evening' => 'for the evening', 'part:any' => 'with a part of the day'],
-        'Where it is' => ['stage:inbox' => 'in the inbox', 'stage:open' => 'to be done', 'stage:waiting' => 'waiting', 'stage:someday' => 'for someday', 'stage:reference' => 'kept as a note', 'done:yes' => 'done', 'let_go:yes' => 'let go'],
-        'Waiting' => ['ask:due' => 'to be asked again', 'waiting:any' => 'waiting for somebody'],
-        'Other' => ['carried:1' => 'carried over', 'carried:4' => 'carried over four times or more', 'repeats:yes' => 'a routine', 'push:urgent' => 'treated as urgent', 'push:back' => 'held back', 'files:any' => 'with files', 'subtasks:any' => 'with subtasks', 'new:week' => 'caught within 7 days', 'project:none' => 'in no project', 'context:none' => 'without a context'],
+        'due' => ['due:overdue', 'due:today', 'due:tomorrow', 'due:week', 'due:fortnight', 'due:any', 'due:none', 'due:hard'],
+        'day' => ['picked:today', 'picked:any', 'set:any', 'start:later'],
+        'estimate' => ['estimate:5', 'estimate:15', 'estimate:30', 'estimate:60', 'estimate:120', 'estimate:none'],
+        'importance' => ['importance:4', 'importance:3', 'importance:2', 'importance:1', 'importance:none'],
+        'demand' => ['demand:deep', 'demand:light'],
+        'part' => ['part:morning', 'part:afternoon', 'part:evening', 'part:any'],
+        'stage' => ['stage:inbox', 'stage:open', 'stage:waiting', 'stage:someday', 'stage:reference', 'done:yes', 'let_go:yes'],
+        'waiting' => ['ask:due', 'waiting:any'],
+        'other' => ['carried:1', 'carried:4', 'repeats:yes', 'push:urgent', 'push:back', 'files:any', 'subtasks:any', 'new:week', 'project:none', 'context:none'],
     ];
 
     private const DAYS = ['today' => 0, 'tomorrow' => 1, 'week' => 7, 'fortnight' => 14];
@@ -36,7 +37,7 @@ final readonly class Conditions
     public static function knows(string $what): bool
     {
         foreach (self::FIXED as $some) {
-            if (isset($some[$what])) {
+            if (in_array($what, $some, true)) {
                 return true;
             }
         }
@@ -49,10 +50,16 @@ final readonly class Conditions
     {
         $named = static fn (string $field, iterable $names): array => collect($names)->mapWithKeys(static fn (string $name, int $id): array => ["{$field}:{$id}" => $name])->all();
 
-        return self::FIXED + [
-            'Area' => $named('area', $this->user->areas()->pluck('name', 'id')),
-            'Project' => $named('project', $this->user->projects()->whereNull('done_at')->pluck('name', 'id')),
-            'Context' => $named('context', $this->user->contexts()->pluck('name', 'id')),
+        $fixed = [];
+        foreach (array_keys(self::FIXED) as $heading) {
+            $words = (array) __("find.conditions.{$heading}");
+            $fixed[$words['heading']] = array_diff_key($words, ['heading' => 0]);
+        }
+
+        return $fixed + [
+            __('find.headings.area') => $named('area', $this->user->areas()->pluck('name', 'id')),
+            __('find.headings.project') => $named('project', $this->user->projects()->whereNull('done_at')->pluck('name', 'id')),
+            __('find.headings.context') => $named('context', $this->user->contexts()->pluck('name', 'id')),
         ];
     }
 
@@ -64,17 +71,20 @@ final readonly class Conditions
     public static function sentence(Question $question, array $choices): string
     {
         $words = array_merge(...array_values($choices));
-        $prefix = ['area' => 'in ', 'project' => 'of ', 'context' => 'at '];
-        $say = static function (array $one) use ($words, $prefix): string {
-            $field = explode(':', $one['what'])[0];
+        $say = static function (array $one) use ($words): string {
+            [$field, $value] = explode(':', $one['what']);
+            $said = (is_numeric($value) && in_array($field, ['area', 'project', 'context'], true) ? __("find.prefix.{$field}") : '').($words[$one['what']] ?? __('find.gone'));
 
-            return ($one['not'] ? 'not ' : '').(is_numeric(explode(':', $one['what'])[1]) ? ($prefix[$field] ?? '') : '').($words[$one['what']] ?? 'something that is gone');
+            return $one['not'] ? __('find.not', ['what' => $said]) : $said;
         };
-        $groups = array_map(static fn (array $group): string => implode(' and ', array_map($say, $group)), $question->groups);
-        $said = implode(', or ', array_filter($groups, static fn (string $group): bool => $group !== ''));
-        $order = implode(', then ', array_map(static fn (string $key): string => Question::ORDERS[$key], $question->order));
+        $groups = array_map(static fn (array $group): string => implode(__('find.and'), array_map($say, $group)), $question->groups);
+        $said = implode(__('find.or'), array_filter($groups, static fn (string $group): bool => $group !== ''));
 
-        return 'Tasks '.($said === '' ? 'of all kinds' : $said).'; '.Question::GROUPS[$question->group].'; '.$order.'.';
+        return __('find.sentence', [
+            'what' => $said === '' ? __('find.all_kinds') : $said,
+            'group' => __("find.groups.{$question->group}"),
+            'order' => implode(__('find.then'), array_map(static fn (string $key): string => __("find.orders.{$key}"), $question->order)),
+        ]);
     }
 
     /** @param  Builder<Task>  $query */

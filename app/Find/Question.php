@@ -7,15 +7,17 @@ namespace App\Find;
 /** What a view asks for: groups of conditions joined by "or", conditions of a group by "and"; how the answer is sorted. */
 final readonly class Question
 {
-    public const GROUPS = ['none' => 'not grouped', 'area' => 'by area', 'project' => 'by project', 'context' => 'by context', 'part' => 'by part of the day', 'due' => 'by due date', 'importance' => 'by importance', 'stage' => 'by where it is'];
+    /** What tasks can be grouped by. */
+    public const GROUPS = ['none', 'area', 'project', 'context', 'part', 'due', 'importance', 'stage'];
 
-    public const ORDERS = ['pull' => 'most pull', 'due' => 'due first', 'importance' => 'importance', 'estimate' => 'shortest', 'longest' => 'longest', 'area' => 'own order of areas', 'context' => 'own order of contexts', 'project' => 'project', 'oldest' => 'oldest', 'newest' => 'newest', 'title' => 'title'];
+    /** What they can be sorted by. */
+    public const ORDERS = ['pull', 'due', 'importance', 'estimate', 'longest', 'area', 'context', 'project', 'oldest', 'newest', 'title'];
 
     private const MOST = 12;
 
     /**
      * @param  non-empty-list<list<array{not: bool, what: string}>>  $groups  conditions as "due:overdue", "area:3"
-     * @param  list<string>  $order  keys of ORDERS, the first counts most
+     * @param  list<string>  $order  of ORDERS, the first counts most
      */
     private function __construct(public array $groups, public string $group, public array $order) {}
 
@@ -37,8 +39,8 @@ final readonly class Question
             }
             $groups[count($groups) - 1][] = ['not' => (bool) ($one['not'] ?? false), 'what' => $one['what']];
         }
-        $order = array_values(array_unique(array_filter(is_array($data['order'] ?? null) ? $data['order'] : [], static fn (mixed $key): bool => is_string($key) && isset(self::ORDERS[$key]))));
-        $group = is_string($data['group'] ?? null) && isset(self::GROUPS[$data['group']]) ? $data['group'] : 'none';
+        $order = array_values(array_unique(array_filter(is_array($data['order'] ?? null) ? $data['order'] : [], static fn (mixed $key): bool => is_string($key) && in_array($key, self::ORDERS, true))));
+        $group = in_array($data['group'] ?? null, self::GROUPS, true) ? $data['group'] : 'none';
 
         return new self($groups, $group, $order === [] ? ['pull'] : $order);
     }

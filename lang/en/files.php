@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'formats' => ['todotxt' => 'todo.txt', 'csv' => 'CSV table', 'markdown' => 'Markdown check list', 'icalendar' => 'iCalendar to-dos', 'mail' => 'mail'],
     'no_text' => 'This is no text file: nothing in it can be read. Export it as text, a table (CSV) or iCalendar first.',
     'no_mail' => 'This is no mail message. Save the message as .eml or the folder as mbox, and bring that in.',
     'no_calendar' => 'This is no iCalendar file: it does not begin with BEGIN:VCALENDAR.',

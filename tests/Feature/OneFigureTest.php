@@ -40,6 +40,18 @@ final class OneFigureTest extends FeatureTestCase
         $this->postJson("/weigh/{$mount->id}/preview", ['importance' => 2, 'due_date' => '2026-03-12', 'estimate' => '2 h'])->assertJsonPath('pull', $pull);
     }
 
+    /** What is treated as urgent presses, on its card and in the list. */
+    #[Test]
+    public function the_card_and_the_list_give_the_same_answer(): void
+    {
+        $mount = $this->task('Mount', 30, Importance::High, dueOn: '2026-06-01');
+        $this->task('Essay', 30, Importance::High, dueOn: '2026-06-01');
+        $mount->update(['push' => 1]);
+
+        $this->postJson("/weigh/{$mount->id}/preview", ['importance' => 3, 'due_date' => '2026-06-01', 'estimate' => '30'])->assertJsonPath('answer', 'do_now');
+        $this->get('/weigh/list?group=answer')->assertSeeInOrder(['Do now', 'Mount', 'Make time', 'Essay']);
+    }
+
     /** Where nothing is due, importance alone decides whether a mark lies above a line of equal pull or below. */
     #[Test]
     public function the_fields_lines_lie_where_the_list_puts_their_pull(): void

@@ -33,7 +33,7 @@ final readonly class WeighController
 
     public function list(Request $request, #[CurrentUser] User $user): View
     {
-        $group = is_string($request->query('group')) && isset(WeighScreen::GROUPS[$request->query('group')]) ? $request->query('group') : 'none';
+        $group = in_array($request->query('group'), WeighScreen::GROUPS, true) ? $request->query('group') : 'none';
 
         return view('screens.weigh-list', $this->screen->list($user, Clock::now(), $group, $request->boolean('all')));
     }

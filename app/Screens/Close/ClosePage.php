@@ -26,7 +26,7 @@ final readonly class ClosePage extends Page
      * @param  int  $held  minutes of meetings that are over
      * @param  list<DayRow>  $unplanned
      * @param  array<int, array{title: string, state: string}>  $keys  key tasks by id
-     * @param  list<array{task: Task, state: string, next: Block|null}>  $unfinished
+     * @param  list<array{task: Task, state: DayState, next: Block|null}>  $unfinished
      * @param  list<array{title: string, estimate: int, actual: int, likely: float|null}>  $taught
      */
     public function __construct(

@@ -79,9 +79,9 @@ final readonly class CloseScreen
         return $picks->of($user->tasks()->where('key', true)->getQuery(), $day)->orderBy('id')->get()->mapWithKeys(static fn (Task $task): array => [$task->id => [
             'title' => $task->title,
             'state' => match (true) {
-                $task->done_at !== null && $task->done_at < $until => 'kept',
-                $now < $until => 'still open',
-                default => 'missed',
+                $task->done_at !== null && $task->done_at < $until => __('close.keys.kept'),
+                $now < $until => __('close.keys.open'),
+                default => __('close.keys.missed'),
             },
         ]])->all();
     }
@@ -100,11 +100,11 @@ final readonly class CloseScreen
             $planned = self::planned($task, $own);
             $actual = WorkScreen::minutes($entries->where('task_id', $task->id), $now);
             $rows[] = new DayRow($task, $task->area, $planned, $actual, match (true) {
-                $task->done_at !== null => 'done',
-                $planned === 0 => 'not planned',
-                $actual > 0 => 'part done',
-                $own->contains(static fn (Block $block): bool => $block->state === BlockState::Planned && $block->ends_at > $now) => 'still to come',
-                default => 'not begun',
+                $task->done_at !== null => DayState::Done,
+                $planned === 0 => DayState::NotPlanned,
+                $actual > 0 => DayState::PartDone,
+                $own->contains(static fn (Block $block): bool => $block->state === BlockState::Planned && $block->ends_at > $now) => DayState::ToCome,
+                default => DayState::NotBegun,
             });
         }
         usort($rows, static fn (DayRow $a, DayRow $b): int => [$a->area->id, -$a->planned] <=> [$b->area->id, -$b->planned]);
@@ -131,11 +131,11 @@ final readonly class CloseScreen
 
     /**
      * @param  list<DayRow>  $rows
-     * @return list<array{task: Task, state: string, next: Block|null}>
+     * @return list<array{task: Task, state: DayState, next: Block|null}>
      */
     private function unfinished(User $user, array $rows, CarbonImmutable $until, CarbonImmutable $now): array
     {
-        $open = array_values(array_filter($rows, static fn (DayRow $row): bool => in_array($row->state, ['part done', 'not begun', 'still to come'], true)));
+        $open = array_values(array_filter($rows, static fn (DayRow $row): bool => $row->state->isUnfinished()));
         $next = $user->blocks()->whereIn('task_id', array_map(static fn (DayRow $row): int => $row->task->id, $open))->where('state', BlockState::Planned)->where('ends_at', '>', $now)->orderBy('starts_at')->get()->groupBy('task_id');
 
         return array_map(static fn (DayRow $row): array => ['task' => $row->task, 'state' => $row->state, 'next' => ($next[$row->task->id] ?? null)?->first()], $open);
@@ -150,7 +150,7 @@ final readonly class CloseScreen
         $pairs = $this->past->pairs($user);
         $taught = [];
         foreach ($rows as $row) {
-            if ($row->state === 'done' && $row->actual > 0 && $row->task->estimate !== null) {
+            if ($row->state === DayState::Done && $row->actual > 0 && $row->task->estimate !== null) {
                 $correction = Correction::of($pairs, (string) $row->area->id, $row->task->demand, $row->task->estimate);
                 $taught[] = ['title' => $row->task->title, 'estimate' => $row->task->estimate, 'actual' => $row->actual, 'likely' => $correction->isReliable() ? $correction->median : null];
             }

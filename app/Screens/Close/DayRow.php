@@ -18,6 +18,6 @@ final readonly class DayRow
         public Area $area,
         public int $planned,
         public int $actual,
-        public string $state,
+        public DayState $state,
     ) {}
 }

@@ -93,12 +93,12 @@ final readonly class ViewScreen
     {
         return match ($group) {
             'area' => $task->area->name,
-            'project' => $task->project->name ?? 'In no project',
-            'context' => $task->contexts->first()->name ?? 'Without a context',
-            'part' => $task->part === null ? 'Any time of the day' : ucfirst($task->part),
-            'due' => ($task->due_at === null ? $task->due_on : $user->local($task->due_at)->format('Y-m-d')) ?? 'No date',
+            'project' => $task->project->name ?? __('find.in_no.project'),
+            'context' => $task->contexts->first()->name ?? __('find.in_no.context'),
+            'part' => $task->part === null ? __('find.in_no.part') : ucfirst($task->part),
+            'due' => ($task->due_at === null ? $task->due_on : $user->local($task->due_at)->format('Y-m-d')) ?? __('find.in_no.due'),
             'importance' => ucfirst($task->importance?->word() ?? 'unweighed'),
-            'stage' => ['inbox' => 'Inbox', 'open' => 'To be done', 'waiting' => 'Waiting', 'someday' => 'Someday', 'reference' => 'Notes'][$task->stage->value],
+            'stage' => __("find.stages.{$task->stage->value}"),
             default => '',
         };
     }

@@ -17,8 +17,6 @@ final readonly class Axis
     /** "Later" is drawn to so many days; what is due beyond lies at its end. */
     private const LATER_DAYS = 70;
 
-    public const WORDS = ['late' => 'late', 'today' => 'today', 'week' => 'this week', 'fortnight' => 'next two weeks', 'later' => 'later', 'none' => 'no date'];
-
     /** @param  array<string, array{from: float, to: float, first: int, days: int}>  $parts  place, first day's number, days */
     private function __construct(public array $parts, private WorkTime $time, private LocalDay $today) {}
 

@@ -17,6 +17,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Estimate\Correction;
 use Nekto\Core\Pressure\Answer;
+use Nekto\Core\Pressure\Push;
 use Nekto\Core\Task\Importance;
 
 /** What Weigh shows: the field, the stack of what is unweighed, or the plain list. */
@@ -27,7 +28,8 @@ final readonly class WeighScreen
 
     private const ROWS = 50;
 
-    public const GROUPS = ['none' => 'one list', 'answer' => 'by answer', 'due' => 'by date', 'project' => 'by project', 'area' => 'by area'];
+    /** What the list can be grouped by. */
+    public const GROUPS = ['none', 'answer', 'due', 'project', 'area'];
 
     public function __construct(private Desk $desk, private PastRatios $past) {}
 
@@ -133,11 +135,17 @@ final readonly class WeighScreen
     private static function group(Candidate $one, ?Task $task, string $group, User $user, Collection $projects): string
     {
         return match ($group) {
-            'answer' => ['do_now' => '1 Do now', 'make_time' => '2 Make time', 'hand_off' => '3 Hand off', 'let_go' => '4 Let go'][Answer::of($one->importance, $one->pressure())->value ?? 'let_go'],
-            'due' => $task === null ? '' : (($task->due_at === null ? $task->due_on : $user->local($task->due_at)->format('Y-m-d')) ?? 'No date'),
-            'project' => $projects[$task->project_id ?? 0] ?? 'In no project',
+            'answer' => self::answer(Answer::of($one->importance, $one->pressure(), $task->push ?? Push::None) ?? Answer::LetGo),
+            'due' => $task === null ? '' : (($task->due_at === null ? $task->due_on : $user->local($task->due_at)->format('Y-m-d')) ?? __('find.in_no.due')),
+            'project' => $projects[$task->project_id ?? 0] ?? __('find.in_no.project'),
             'area' => $task->area->name ?? '',
             default => '',
         };
+    }
+
+    /** With its place among the answers before it, to be sorted by. */
+    private static function answer(Answer $answer): string
+    {
+        return array_search($answer, Answer::cases(), true).' '.__("weigh.answers.{$answer->value}");
     }
 }

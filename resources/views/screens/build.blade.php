@@ -14,8 +14,8 @@
             </div>
         @endfor
         <div class="form-grid">
-            <div class="form-row"><label for="group">Grouped</label><select class="field" id="group" name="group">@foreach (Question::GROUPS as $value => $words)<option value="{{ $value }}" @selected($group === $value)>{{ $words }}</option>@endforeach</select></div>
-            @for ($i = 0; $i < 3; $i++)<div class="form-row"><label for="order-{{ $i }}">{{ ['In order of', 'then', 'then'][$i] }}</label><select class="field" id="order-{{ $i }}" name="order[]"><option value="">–</option>@foreach (Question::ORDERS as $value => $words)<option value="{{ $value }}" @selected(($order[$i] ?? '') === $value)>{{ $words }}</option>@endforeach</select></div>@endfor
+            <div class="form-row"><label for="group">Grouped</label><select class="field" id="group" name="group">@foreach (__('find.groups') as $value => $words)<option value="{{ $value }}" @selected($group === $value)>{{ $words }}</option>@endforeach</select></div>
+            @for ($i = 0; $i < 3; $i++)<div class="form-row"><label for="order-{{ $i }}">{{ ['In order of', 'then', 'then'][$i] }}</label><select class="field" id="order-{{ $i }}" name="order[]"><option value="">–</option>@foreach (__('find.orders') as $value => $words)<option value="{{ $value }}" @selected(($order[$i] ?? '') === $value)>{{ $words }}</option>@endforeach</select></div>@endfor
         </div>
         <div class="actions"><button class="button button-main">Ask it</button></div>
     </form>

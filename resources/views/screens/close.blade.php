@@ -1,6 +1,7 @@
 @php
     use App\Wording\Times;
     use App\Screens\Close\CloseScreen;
+    use App\Screens\Close\DayState;
     $date = Carbon\CarbonImmutable::parse($day->asString().' 12:00', $person->zone);
     $signed = static fn (int $minutes): string => ($minutes < 0 ? '−' : '+').Times::column(abs($minutes));
     $isClosed = $closed?->closed_at !== null;
@@ -20,7 +21,7 @@
                 <tbody>
                 <tr class="bill-area"><th scope="rowgroup"><span class="swatch hue-{{ $area->hue }}"></span> {{ $area->name }}</th><td></td><td>{{ Times::column((int) $rows->sum('planned')) }}</td><td>{{ Times::column((int) $rows->sum('actual')) }}</td><td>{{ $signed((int) $rows->sum('actual') - (int) $rows->sum('planned')) }}</td></tr>
                 @foreach ($rows as $row)
-                    <tr><td><a href="/tasks/{{ $row->task->id }}" @class(['done-title' => $row->state === 'done'])>{{ $row->task->title }}</a> @if (isset($keys[$row->task->id]))<span class="soft">key</span>@endif</td><td class="soft">{{ $row->state }}</td><td>{{ Times::column($row->planned) }}</td><td>{{ Times::column($row->actual) }}</td><td>{{ $row->state === 'still to come' ? '' : $signed($row->actual - $row->planned) }}</td></tr>
+                    <tr><td><a href="/tasks/{{ $row->task->id }}" @class(['done-title' => $row->state === DayState::Done])>{{ $row->task->title }}</a> @if (isset($keys[$row->task->id]))<span class="soft">key</span>@endif</td><td class="soft">{{ $row->state->word() }}</td><td>{{ Times::column($row->planned) }}</td><td>{{ Times::column($row->actual) }}</td><td>{{ $row->state === DayState::ToCome ? '' : $signed($row->actual - $row->planned) }}</td></tr>
                 @endforeach
                 </tbody>
             @endforeach
@@ -41,10 +42,10 @@
         @foreach ($unfinished as $one)
             @php $task = $one['task']; @endphp
             <div class="unfinished" id="unfinished-{{ $task->id }}">@spine($task->importance->value ?? 0, 40, 'hue-'.$task->area->hue)
-                <div><a class="unfinished-title" href="/tasks/{{ $task->id }}">{{ $task->title }}</a><span class="soft">{{ $one['state'] }} @if ($task->carried)@icon('carried') {{ $task->carried }}@endif</span></div>
+                <div><a class="unfinished-title" href="/tasks/{{ $task->id }}">{{ $task->title }}</a><span class="soft">{{ $one['state']->word() }} @if ($task->carried)@icon('carried') {{ $task->carried }}@endif</span></div>
                 <span class="soft">@icon('to') <b class="strong">{{ $one['next'] ? Times::when($person, $one['next']->starts_at, $now) : 'no place yet' }}</b></span>
                 @if ($one['next'])<details class="asks change-place" id="change-{{ $task->id }}"><summary class="button" aria-label="Change where {{ $task->title }} goes">Change</summary><form method="post" action="/blocks/{{ $one['next']->id }}/send" class="menu">@csrf<input type="hidden" name="mark" value="{{ $one['next']->mark() }}"><label for="day-{{ $task->id }}">Another day</label><input class="field" type="date" id="day-{{ $task->id }}" name="day" min="{{ $person->local($now)->format('Y-m-d') }}"><button class="button" name="to" value="day">Send it there</button><button class="button" name="to" value="tomorrow">Tomorrow</button><button class="button" name="to" value="bank">Not on its day</button><a href="/shape/{{ $person->local($one['next']->starts_at)->format('Y-m-d') }}?block={{ $one['next']->id }}">See it in Shape</a></form></details>@endif
-                @if ($one['state'] !== 'still to come')<label class="sr-only" for="slip-{{ $task->id }}">Why {{ $task->title }} slipped</label><input class="field wide" id="slip-{{ $task->id }}" form="close-form" name="slips[{{ $task->id }}]" list="slip-reasons" maxlength="300" placeholder="why it slipped" value="{{ old("slips.{$task->id}", $closed?->slips[$task->id] ?? '') }}">@endif
+                @if ($one['state'] !== DayState::ToCome)<label class="sr-only" for="slip-{{ $task->id }}">Why {{ $task->title }} slipped</label><input class="field wide" id="slip-{{ $task->id }}" form="close-form" name="slips[{{ $task->id }}]" list="slip-reasons" maxlength="300" placeholder="why it slipped" value="{{ old("slips.{$task->id}", $closed?->slips[$task->id] ?? '') }}">@endif
                 @if ($task->carried >= CloseScreen::ASK_AFTER)
                     <div class="wide ask-row"><span class="coral">carried over {{ $task->carried }} times: </span><a class="button" href="/tasks/{{ $task->id }}">split or shrink it</a><x-sort-form :task="$task" to="waiting" label="Hand off" key-hint="" />
                         <form method="post" action="/tasks/sort">@csrf<input type="hidden" name="ids[]" value="{{ $task->id }}"><button class="button" name="to" value="someday">Someday</button><button class="button" name="to" value="let_go">Let go</button></form></div>

@@ -1,7 +1,6 @@
-@php use App\Screens\Weigh\WeighScreen; @endphp
 <x-layout title="Weigh, as a list" station="weigh">
     <div class="title-row"><h1>What is it worth, how pressing is it?</h1><span class="end">
-        <form method="get" action="/weigh/list" class="pair" data-on-change><label class="label" for="group">grouped</label><select class="field" id="group" name="group">@foreach (WeighScreen::GROUPS as $value => $words)<option value="{{ $value }}" @selected($group === $value)>{{ $words }}</option>@endforeach</select><button class="button">Show</button></form>
+        <form method="get" action="/weigh/list" class="pair" data-on-change><label class="label" for="group">grouped</label><select class="field" id="group" name="group">@foreach (__('weigh.groups') as $value => $words)<option value="{{ $value }}" @selected($group === $value)>{{ $words }}</option>@endforeach</select><button class="button">Show</button></form>
         <a class="button" href="/weigh" data-page-key="v">As a field <kbd>V</kbd></a></span></div>
     @if ($unweighed->isEmpty() && $weighedCount === 0)
         <div class="section-head"></div>

@@ -1,4 +1,4 @@
-@php use App\Wording\Times; use App\Screens\Weigh\Axis; @endphp
+@php use App\Wording\Times; @endphp
 <x-layout title="Weigh" station="weigh">
     <div class="title-row"><h1>What is it worth, how pressing is it?</h1><span class="soft field-note">Lines join equal pull. A mark is as long as its estimate. @if ($zoom)<a href="/weigh">Show all of the time</a>@endif</span>
         <span class="end"><a class="button" href="/weigh/list" data-page-key="v">As a list <kbd>V</kbd></a></span></div>
@@ -9,7 +9,7 @@
     <div class="weigh-screen">
         <div class="field-frame" x-data="field" data-axis='@json($axis->parts)' data-current="{{ $current->task->id ?? '' }}">
             <div class="field-heads" aria-hidden="true">
-                @foreach ($axis->parts as $name => $part)@if ($part['to'] > $part['from'])<a href="/weigh?zoom={{ $zoom === $name ? '' : $name }}" tabindex="-1" style="left:{{ round(100 * $part['from'], 2) }}%;width:{{ round(100 * ($part['to'] - $part['from']), 2) }}%" title="{{ $zoom === $name ? 'show all' : 'look closer' }}">{{ Axis::WORDS[$name] }}</a>@endif @endforeach
+                @foreach ($axis->parts as $name => $part)@if ($part['to'] > $part['from'])<a href="/weigh?zoom={{ $zoom === $name ? '' : $name }}" tabindex="-1" style="left:{{ round(100 * $part['from'], 2) }}%;width:{{ round(100 * ($part['to'] - $part['from']), 2) }}%" title="{{ $zoom === $name ? 'show all' : 'look closer' }}">{{ __("weigh.axis.{$name}") }}</a>@endif @endforeach
             </div>
             <div class="field-side" aria-hidden="true">@foreach (['vital', 'high', 'medium', 'low'] as $word)<span>{{ $word }}</span>@endforeach</div>
             <div class="weigh-field" x-ref="field">
