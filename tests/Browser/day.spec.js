@@ -222,8 +222,10 @@ test('a due date is typed in Weigh digit by digit and set when the field is left
     await expect(row.getByLabel(/^Estimate/)).toHaveValue('soon')
 })
 
-test('two windows on the same block: the second is told and loses nothing', async ({ page, context }) => {
-    const second = await context.newPage()
+test('two devices on the same block: the second is told and loses nothing', async ({ page, context, browser }) => {
+    const elsewhere = await browser.newContext({ storageState: await context.storageState(), viewport: page.viewportSize() })
+    const second = await elsewhere.newPage()
+    await second.route('**/pulse?*', (route) => route.abort()) // it has not heard of it yet
     await second.goto('/shape')
     const first = await drag(page, block(page, 'Courier quotes'), { minutes: 10 })
     await first.drop()
@@ -233,6 +235,7 @@ test('two windows on the same block: the second is told and loses nothing', asyn
     await late.drop()
     await expect(second.getByRole('alert')).toContainText('Another window changed “Courier quotes, three crates” meanwhile: it now lies 16:40–17:00.')
     expect(await time(second, 'Courier quotes')).toBe('16:40–17:00')
+    await elsewhere.close()
 })
 
 test('signing out and up again gives an empty, teaching account', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from './ines.js'
+import { expect, signIn, test } from './ines.js'
 import { artisan, HOST, kill, number, PORT, reset, serve, setClock } from './server.js'
 
 /*
@@ -192,8 +192,30 @@ for (const [name, hand] of [['by keys alone', keys], ['by pointer', pointer]]) {
     })
 }
 
-test('two windows of one account show the same within seconds', async ({ page, context }) => {
+test('two windows of one browser show the same at once, without asking the server', async ({ page, context }) => {
     const other = await context.newPage()
+    await context.route('**/pulse?*', (route) => route.abort())
+    await other.goto('/shape')
+    await page.goto('/work')
+    await page.keyboard.press('d')
+    await expect(page.locator('#toast')).toContainText('Done.')
+    await expect(other.locator('.sheet a.block-done', { hasText: 'Wall texts, room 3' })).toBeVisible({ timeout: 3000 })
+    await other.close()
+})
+
+test('a window that is alone asks ever less often', async ({ page, context }) => {
+    const asked = []
+    context.on('request', (request) => request.url().includes('/pulse?') && asked.push(Date.now()))
+    await page.goto('/work')
+    await page.waitForTimeout(16_000)
+    expect(asked.length).toBeGreaterThanOrEqual(2)
+    expect(asked.length).toBeLessThanOrEqual(3) // after 3, 7.5 and 14.3 s
+})
+
+test('two devices of one account show the same within seconds', async ({ page, browser }) => {
+    const elsewhere = await browser.newContext()
+    const other = await elsewhere.newPage()
+    await signIn(other)
     await other.goto('/shape')
     await page.goto('/work')
     await page.keyboard.press('d')
@@ -203,7 +225,7 @@ test('two windows of one account show the same within seconds', async ({ page, c
     await other.keyboard.press('u')
     await expect(other.locator('#toast')).toContainText('Not done after all.')
     await expect(page.locator('#work-title')).toHaveText('Wall texts, room 3', { timeout: 8000 })
-    await other.close()
+    await elsewhere.close()
 })
 
 test('a window in which someone types is left alone until the hand is off', async ({ page, context }) => {
