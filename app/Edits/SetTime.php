@@ -26,7 +26,8 @@ final readonly class SetTime
             return null;
         }
         $end = $task->set_at->addMinutes(max(Grid::STEP, Grid::up((int) $task->minutes_left)));
-        $by = $task->user->blocks()->fixed($now)->where('task_id', '!=', $task->id)->where('starts_at', '<', $end)->where('ends_at', '>', $task->set_at)->with('task')->orderBy('starts_at')->first();
+        $by = $task->user->blocks()->fixed($now)->where('task_id', '!=', $task->id)->where('starts_at', '<', $end)->where('ends_at', '>', $task->set_at)->with('task')->orderBy('starts_at')->first()
+            ?? $task->user->occurrences()->interrupting()->where('starts_at', '<', $end)->where('ends_at', '>', $task->set_at)->orderBy('starts_at')->first(); // who wants to be at two things puts the block there by hand
         if ($by !== null) {
             $day = Zones::named($task->user->zone)->dayOf(RowMapper::end($by));
             $around = $task->user->blocks()->fixed($now)->where('task_id', '!=', $task->id)->get();

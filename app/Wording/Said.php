@@ -40,7 +40,7 @@ final readonly class Said
         return __('plan.time_taken', [
             'title' => $one->task->title,
             'at' => Times::when($this->user, $one->at, Clock::now()),
-            'by' => $one->by->task->title,
+            'by' => $one->byTitle(),
             'when' => Times::range($this->user, $one->by->starts_at, $one->by->ends_at),
         ]);
     }

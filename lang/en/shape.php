@@ -54,6 +54,7 @@ return [
         'begun_late' => 'Begun :minutes min late. What is left at :end is placed again.',
         'passed' => 'Went by; placed again.',
         'kept' => 'Left here by your undo.',
+        'went_by' => 'Its time went by; it has no other place yet.',
     ],
     'why' => [
         'short' => 'Pull :pull: what is due by :day is :time short.',

@@ -130,8 +130,24 @@ final class FixedTimesTest extends FeatureTestCase
         self::assertSame([$call->id, '2026-03-11', '15:00'], [$offer['task'], $offer['day'], $offer['start']]);
         $this->get('/shape')->assertSee($offer['label']);
 
-        $this->post("/tasks/{$call->id}/place", ['day' => $offer['day'], 'start' => $offer['start'], 'anchored' => '1'])->assertSessionHasNoErrors();
+        $this->post("/tasks/{$call->id}/place", ['day' => $offer['day'], 'start' => $offer['start']])->assertSessionHasNoErrors();
         self::assertContains('Wed 15:00–15:30 Call the press office!', $this->plan());
+    }
+
+    #[Test]
+    public function a_meeting_has_its_time_too(): void
+    {
+        $this->meeting('Lighting walk-through', '2026-03-11 14:00', '2026-03-11 14:45');
+        $this->post('/gather', ['lines' => 'Call the press office today at 14:00 for 30 min']);
+        $call = $this->ines->tasks()->sole();
+        $call->update(['importance' => 3]);
+
+        $this->post("/tasks/{$call->id}/weigh");
+
+        self::assertStringContainsString('Lighting walk-through', (string) session('status'));
+        self::assertSame('14:45', session('offer')['start'] ?? null);
+        $this->post("/tasks/{$call->id}/place", ['day' => '2026-03-11', 'start' => '14:45'])->assertSessionHasNoErrors();
+        self::assertSame(['Wed 14:45–15:15 Call the press office!'], $this->plan());
     }
 
     #[Test]
@@ -146,6 +162,7 @@ final class FixedTimesTest extends FeatureTestCase
         $this->get('/shape')->assertOk()->assertSee(__('plan.not_mended'))->assertSee('Quotes');
         $this->everyPageAnswers();
         self::assertSame(['Wed 09:00–09:30 Quotes'], $this->plan(), 'the former plan is shown');
+        $this->get('/shape')->assertSee('Its time went by; it has no other place yet.')->assertDontSee('Left here by your undo.');
         $this->artisan('nekto:minute');
         self::assertSame(['Wed 09:00–09:30 Survey (passed)', 'Wed 09:30–10:00 Survey'], $this->plan($wim));
         $this->get('/pulse')->assertOk();

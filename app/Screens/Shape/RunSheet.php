@@ -388,7 +388,7 @@ final readonly class RunSheet
             } elseif ($block->state === BlockState::Planned && RowMapper::time($block)->contains(Moments::minute($now))) {
                 $text = self::begun($block, $entries, $time);
             } elseif ($block->state === BlockState::Planned && RowMapper::end($block) <= Moments::minute($now)) {
-                $text = __('shape.note.kept');
+                $text = __($block->put_back ? 'shape.note.kept' : 'shape.note.went_by');
             }
             if ($text !== null && $block->id !== $chosen?->id) {
                 $notes[] = ['top' => $place(RowMapper::start($block)), 'text' => $text];
