@@ -8,6 +8,7 @@ use Eris\Generators;
 use Eris\TestTrait;
 use Nekto\Core\Plan\DayLimit;
 use Nekto\Core\Planning\Layout\Compiled;
+use Nekto\Core\Planning\Layout\DayUse;
 use Nekto\Core\Planning\Layout\FreeTime;
 use Nekto\Core\Planning\Layout\FreeWindows;
 use Nekto\Core\Planning\Layout\Timetable;
@@ -57,6 +58,24 @@ final class TimetableTest extends TestCase
             }
 
             self::assertLessThanOrEqual(5 * $most, max([0, ...$days]));
+        });
+    }
+
+    #[Test]
+    public function what_fits_into_all_days_is_never_more_than_is_said(): void
+    {
+        $this->limitTo(Runs::of(100))->forAll(Generators::choose(1, 1_000_000), Generators::vector(10, Generators::choose(1, 200)))->then(function (int $seed, array $minutes): void {
+            $compiled = self::compiled($seed, new DayLimit(187));
+            $use = new DayUse($compiled->lanes, $compiled->problem->step);
+            foreach ($minutes as $n => $some) {
+                $lane = $n % count($compiled->lanes->set);
+                $day = array_keys($compiled->lanes->dayLimit)[$some % count($compiled->lanes->dayLimit)];
+                $use->add($lane, $day, $n % 2 === 0, min($some, $use->room($lane, $day, $n % 2 === 0)));
+                foreach ([true, false] as $isDeep) {
+                    $rooms = array_map(static fn (int $one): int => min(1 << 40, $use->room($lane, $one, $isDeep)), array_keys($compiled->lanes->dayLimit));
+                    self::assertGreaterThanOrEqual(array_sum($rooms), $use->most($lane, $isDeep));
+                }
+            }
         });
     }
 

@@ -283,6 +283,9 @@ final class Timetable
     {
         $of = $this->of;
         $lane = $of->lane[$task];
+        if ($of->limited[$task] && $this->use->most($lane, $of->deep[$task]) < $left) {
+            return [$lane, [], $left]; // no need to look: all days are too full for it
+        }
         [$found, $missing] = $this->find($task, $lane, $left, $from, $until);
         $rather = $of->rather[$task];
         if ($rather >= 0 && $missing === 0) {
