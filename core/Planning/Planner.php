@@ -103,7 +103,7 @@ final readonly class Planner
         }
         $fresh = [$base, (new OrderSearch($compiled, $base))->best($orders, $effort)];
 
-        return $calm !== null && (new Sequence($compiled, ...$calm))->cost() <= (new Sequence($compiled, ...$fresh))->cost() ? $calm : $fresh;
+        return $calm !== null && Sequence::costOf(...$calm) <= Sequence::costOf(...$fresh) ? $calm : $fresh;
     }
 
     /** @return non-empty-list<list<int>> orders that the rules give, the best first */
@@ -119,7 +119,7 @@ final readonly class Planner
             $orders[] = $rule->byTardinessCost($lookAhead);
         }
         $table = new Timetable($compiled);
-        $ranked = array_map(static fn (array $order): array => [(new Sequence($compiled, $table, $order))->cost(), $order], $orders);
+        $ranked = array_map(static fn (array $order): array => [Sequence::costOf($table, $order), $order], $orders);
         usort($ranked, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return array_slice(array_column($ranked, 1), 0, self::STARTS);
