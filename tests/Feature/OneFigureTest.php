@@ -63,9 +63,13 @@ final class OneFigureTest extends FeatureTestCase
         self::assertCount(8, $lines);
         foreach ($lines as $line) {
             $share = 1 - (float) explode(' ', array_slice(explode('L', $line->line), -1)[0])[1] / Field::HEIGHT;
-            foreach (Importance::cases() as $band => $importance) {
-                $pull = Pull::of($importance, null)->total();
-                self::assertSame($pull <=> $line->level, round(($band + 0.5) / 4, 2) <=> round($share, 2), "{$importance->word()} against {$line->level}");
+            $points = array_map(static fn (Importance $one): int => Pull::of($one, null)->total(), Importance::cases());
+            foreach ($points as $band => $pull) {
+                $below = $points[$band - 1] ?? 0;
+                if ($line->level > $below && $line->level <= $pull) { // between the middles of two bands, in proportion
+                    self::assertEqualsWithDelta(($band - 0.5 + ($line->level - $below) / ($pull - $below)) / 4, $share, 0.001, (string) $line->level);
+                }
+                self::assertSame($pull <=> $line->level, round(($band + 0.5) / 4, 2) <=> round($share, 2), "band {$band} against {$line->level}");
             }
         }
     }
