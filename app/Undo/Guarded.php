@@ -29,6 +29,9 @@ final class Guarded
         'early_ends' => ['user_id'],
     ];
 
+    /** Columns that undo sets by itself: what they hold is nobody's change. */
+    public const MARKS = ['put_back'];
+
     /** What a column refers to, by its name. */
     public const REFERENCES = [
         'hours_set_id' => 'hours_sets', 'area_id' => 'areas', 'project_id' => 'projects', 'section_id' => 'sections', 'repeat_id' => 'repeats',

@@ -74,6 +74,15 @@ final class Log
         return array_values(array_diff($this->columns($table), Guarded::TABLES[$table]));
     }
 
+    /**
+     * @param  array<string, mixed>  $row
+     * @return array<string, mixed> without what the table has no more
+     */
+    public function known(string $table, array $row): array
+    {
+        return array_intersect_key($row, array_flip($this->columns($table)));
+    }
+
     /** @return list<string> */
     private function columns(string $table): array
     {

@@ -69,7 +69,7 @@ final class Restore
             if (! array_key_exists($column, $now) || $now[$column] === $value) {
                 continue;
             }
-            $now[$column] === $after[$column] && $this->isThere($column, $value) ? $columns[$column] = $value : $this->leave($table, $id);
+            ($now[$column] === $after[$column] || in_array($column, Guarded::MARKS, true)) && $this->isThere($column, $value) ? $columns[$column] = $value : $this->leave($table, $id);
         }
         if ($table === 'entries' && array_key_exists('ends_at', $columns) && $columns['ends_at'] === null && $this->runsAnother($id)) {
             unset($columns['ends_at']);
@@ -91,7 +91,7 @@ final class Restore
             }
         }
         if (! DB::table($table)->where('id', $id)->exists() && ! ($isRunning && $this->runsAnother($id))) {
-            DB::table($table)->insert($row);
+            DB::table($table)->insert($this->log->known($table, $row));
             $this->restored[$table][$id] = true;
         }
     }
@@ -103,7 +103,7 @@ final class Restore
         if ($now === null) {
             return;
         }
-        array_intersect_key($now, $after) === array_intersect_key($after, $now) && ! $this->holdsMinutes($table, $id)
+        array_udiff_assoc(array_diff_key(array_intersect_key($now, $after), array_flip(Guarded::MARKS)), $after, static fn (mixed $a, mixed $b): int => $a === $b ? 0 : 1) === [] && ! $this->holdsMinutes($table, $id)
             ? $this->own($table)->where('id', $id)->delete()
             : $this->leave($table, $id);
     }

@@ -65,6 +65,43 @@ final class UndoTest extends FeatureTestCase
         self::assertStringNotContainsString('Essay', (string) session('status'));
     }
 
+    /** Revisions that are older than a column, or than its place in the table, are undone as well. */
+    #[Test]
+    public function a_revision_of_an_older_table_is_taken_back_whole(): void
+    {
+        $essay = $this->task('Essay');
+        $this->block($essay, '2026-03-11 15:00', '2026-03-11 16:00');
+        $this->task('Quotes');
+        $this->post('/plan/lay-out');
+        self::assertNotSame(['Wed 15:00–16:00 Essay'], $this->plan());
+        $revision = $this->ines->planRevisions()->latest('id')->firstOrFail();
+        $older = static fn (?array $row): ?array => $row === null ? null : array_reverse(array_diff_key($row, ['put_back' => 0]) + ['user_id' => 1, 'gone_since' => 1], true);
+        $revision->update(['rows' => array_map(static fn (array $rows): array => array_map(static fn (array $row): array => ['id' => $row['id'], 'before' => $older($row['before']), 'after' => $older($row['after'])], $rows), $revision->rows)]);
+
+        $this->post('/plan/undo')->assertSessionHas('status', __('plan.undone.laid_out'));
+
+        self::assertSame(['Wed 15:00–16:00 Essay'], $this->plan());
+    }
+
+    #[Test]
+    public function one_change_after_another_is_taken_back_also_over_a_mending(): void
+    {
+        $this->block($this->task('Essay'), '2026-03-11 15:00', '2026-03-11 16:00');
+        $this->task('Quotes', 30);
+        $before = $this->plan();
+        $this->post('/plan/lay-out');
+        $laidOut = $this->plan();
+        $this->meeting('Lighting review', '2026-03-11 09:00', '2026-03-11 09:45');
+        $this->get('/shape')->assertSee('Moved by itself');
+        self::assertNotSame($laidOut, $this->plan());
+
+        $this->post('/plan/undo');
+        self::assertSame($laidOut, $this->plan());
+        $this->post('/plan/undo')->assertSessionHas('status', __('plan.undone.laid_out'));
+        self::assertSame($before, $this->plan());
+        $this->post('/plan/undo')->assertSessionHas('status', __('plan.nothing_to_undo'));
+    }
+
     #[Test]
     public function undo_of_undone_work_never_lets_two_clocks_run(): void
     {
