@@ -20,7 +20,7 @@ export default defineConfig({
     globalSetup: './tests/Browser/prepare.js',
     webServer: {
         command: `bin/serve ${HOST} ${PORT}`,
-        url: `http://${HOST}:${PORT}/up`,
+        url: `http://${HOST}:${PORT}/alive`,
         env: environment,
         reuseExistingServer: false,
         stdout: 'ignore',

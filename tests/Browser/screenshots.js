@@ -86,7 +86,7 @@ async function shoot(page, address, name, before = async () => {}) {
 
 async function untilUp() {
     for (let i = 0; i < 100; i++) {
-        if ((await fetch(`${base}/up`).catch(() => null))?.ok) {
+        if ((await fetch(`${base}/alive`).catch(() => null))?.ok) {
             return
         }
         await new Promise((resolve) => setTimeout(resolve, 100))

@@ -66,7 +66,7 @@ export function prepare() {
 export async function serve(port) {
     const server = spawn(`${root}bin/serve`, [HOST, String(port)], { cwd: root, env: environment, stdio: 'ignore', detached: true })
     for (let tries = 0; tries < 150; tries++) {
-        const answer = await fetch(`http://${HOST}:${port}/up`).catch(() => null)
+        const answer = await fetch(`http://${HOST}:${port}/alive`).catch(() => null)
         if (answer?.ok) {
             return server
         }
