@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 return [
     'page_expired' => 'This page had been open too long to be sure it was you. Nothing was lost: send it again.',
+    'no_rows' => 'Nekto answers, but cannot read its database: is DB_DATABASE right, and was php artisan migrate run?',
     'up' => 'Nekto is up.',
     'worker_ran' => 'The worker last looked after plans at :at UTC.',
     'worker_late' => 'The worker last looked after plans at :at UTC, :minutes minutes ago: is the scheduler running?',

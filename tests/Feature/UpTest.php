@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Illuminate\Console\Scheduling\Event;
 use Illuminate\Console\Scheduling\Schedule;
+use Illuminate\Support\Facades\Schema;
 use PHPUnit\Framework\Attributes\Test;
 
 /** What whoever runs Nekto can see from outside, and what runs each minute. */
@@ -22,6 +23,15 @@ final class UpTest extends FeatureTestCase
 
         $this->at('2026-03-11 08:07');
         $this->get('/up')->assertOk()->assertSee('7 minutes ago');
+    }
+
+    #[Test]
+    public function it_says_so_where_there_are_no_rows_to_be_read(): void
+    {
+        Schema::rename('users', 'elsewhere');
+        $this->get('/up')->assertServiceUnavailable()->assertSee('cannot read its database');
+        $this->get('/alive')->assertOk();
+        Schema::rename('elsewhere', 'users');
     }
 
     #[Test]

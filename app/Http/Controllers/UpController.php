@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Time\Clock;
 use App\Time\Heartbeat;
+use Illuminate\Database\QueryException;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 
@@ -17,7 +18,13 @@ final readonly class UpController
 
     public function __invoke(): Response
     {
-        DB::selectOne('select 1 from users limit 1');
+        try {
+            DB::selectOne('select 1 from users limit 1');
+        } catch (QueryException $error) {
+            report($error);
+
+            return self::said(__('app.no_rows'), 503);
+        }
         $last = Heartbeat::last();
         $minutes = $last === null ? null : (int) $last->diffInMinutes(Clock::now());
         $said = match (true) {
@@ -26,6 +33,11 @@ final readonly class UpController
             default => __('app.worker_ran', ['at' => $last->format('Y-m-d H:i')]),
         };
 
-        return response(__('app.up')."\n{$said}\n", 200, ['Content-Type' => 'text/plain; charset=utf-8', 'Cache-Control' => 'no-store']);
+        return self::said(__('app.up')."\n{$said}", 200);
+    }
+
+    private static function said(string $text, int $status): Response
+    {
+        return response("{$text}\n", $status, ['Content-Type' => 'text/plain; charset=utf-8', 'Cache-Control' => 'no-store']);
     }
 }
