@@ -27,10 +27,14 @@ export function listenForPulse() {
     }
     listenForReminders()
     let timer = setTimeout(beat, OFTEN)
+    let latest = 0
     async function beat() {
         clearTimeout(timer)
+        const turn = ++latest
         const came = await ask()
-        timer = setTimeout(beat, came ? 0 : pause) // what came is confirmed at once
+        if (turn === latest) { // else the window came to the front meanwhile, and that question goes on
+            timer = setTimeout(beat, came ? 0 : pause) // what came is confirmed at once
+        }
     }
     document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && beat())
     document.addEventListener('focusout', () => setTimeout(() => follow(waiting)))
