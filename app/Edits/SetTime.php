@@ -6,6 +6,7 @@ namespace App\Edits;
 
 use App\Models\RefusedTime;
 use App\Models\Task;
+use App\Planning\FixedTime;
 use App\Rows\RowMapper;
 use App\Time\Zones;
 use Carbon\CarbonImmutable;
@@ -26,11 +27,12 @@ final readonly class SetTime
             return null;
         }
         $end = $task->set_at->addMinutes(max(Grid::STEP, Grid::up((int) $task->minutes_left)));
-        $by = $task->user->blocks()->fixed($now)->where('task_id', '!=', $task->id)->where('starts_at', '<', $end)->where('ends_at', '>', $task->set_at)->with('task')->orderBy('starts_at')->first()
+        $own = array_values($task->blocks()->pluck('id')->all());
+        $by = FixedTime::owner($task->user, $task->set_at, $end, $now, $own)
             ?? $task->user->occurrences()->interrupting()->where('starts_at', '<', $end)->where('ends_at', '>', $task->set_at)->orderBy('starts_at')->first(); // who wants to be at two things puts the block there by hand
         if ($by !== null) {
             $day = Zones::named($task->user->zone)->dayOf(RowMapper::end($by));
-            $around = $task->user->blocks()->fixed($now)->where('task_id', '!=', $task->id)->get();
+            $around = $task->user->blocks()->fixed($now)->whereKeyNot($own)->get();
 
             return new RefusedTime($task, $task->set_at, $by, $this->places->first($task->user, $task->hoursSet(), $day, (int) $task->set_at->diffInMinutes($end), max($now, $by->ends_at), $around));
         }

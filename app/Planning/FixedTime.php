@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
+use App\Models\Block;
 use App\Models\User;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
@@ -28,11 +29,21 @@ final readonly class FixedTime
         if ($end > $now->addDays(self::MOST_DAYS)) {
             throw PlanConflict::tooFar();
         }
-        $other = $user->blocks()->fixed($now)->whereKeyNot($but)
-            ->where('starts_at', '<', $end->utc())->where('ends_at', '>', $start->utc())
-            ->with('task')->orderBy('starts_at')->first();
+        $other = self::owner($user, $start, $end, $now, $but);
         if ($other !== null) {
             throw PlanConflict::anchored($other->task->title, Times::range($user, $other->starts_at, $other->ends_at));
         }
+    }
+
+    /**
+     * The first fixed block that has some of that time, with its task; null if it belongs to none.
+     *
+     * @param  list<int>  $but  blocks that do not count
+     */
+    public static function owner(User $user, CarbonImmutable $start, CarbonImmutable $end, CarbonImmutable $now, array $but = []): ?Block
+    {
+        return $user->blocks()->fixed($now)->whereKeyNot($but)
+            ->where('starts_at', '<', $end->utc())->where('ends_at', '>', $start->utc())
+            ->with('task')->orderBy('starts_at')->first();
     }
 }

@@ -385,10 +385,12 @@ final readonly class RunSheet
             $text = null;
             if ($block->state === BlockState::Passed) {
                 $text = __('shape.note.passed');
-            } elseif ($block->state === BlockState::Planned && RowMapper::time($block)->contains(Moments::minute($now))) {
+            } elseif ($block->isPlanned() && $block->isOn($now)) {
                 $text = self::begun($block, $entries, $time);
-            } elseif ($block->state === BlockState::Planned && RowMapper::end($block) <= Moments::minute($now)) {
-                $text = __($block->put_back ? 'shape.note.kept' : 'shape.note.went_by');
+            } elseif ($block->hasPassed($now)) {
+                $text = __('shape.note.went_by');
+            } elseif ($block->isPlanned() && ! $block->isAhead($now)) {
+                $text = __('shape.note.kept');
             }
             if ($text !== null && $block->id !== $chosen?->id) {
                 $notes[] = ['top' => $place(RowMapper::start($block)), 'text' => $text];

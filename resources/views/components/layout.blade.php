@@ -52,7 +52,7 @@
         </header>
     @endif
     <main id="main" tabindex="-1" @auth class="page" @endauth>
-        @isset($notMended)<p class="warning not-mended" role="alert">{{ $notMended }}</p>@endisset
+        @isset($notMended)<p class="warning" role="alert">{{ $notMended }}</p>@endisset
         {{ $slot }}
     </main>
     @if (Auth::check() && ! $quiet)
