@@ -22,7 +22,7 @@ DB::transaction(static function () use ($user, $now, $areas): void {
     for ($i = $user->tasks()->open()->count(); $i < 500; $i++) {
         $user->tasks()->create([
             'title' => "Object {$i}: condition report", 'area_id' => $areas[$i % 4], 'stage' => 'open', 'importance' => 1 + $i % 4,
-            'estimate' => 15 + 15 * ($i % 6), 'minutes_left' => 15 + 15 * ($i % 6), 'due_on' => $i % 3 === 0 ? null : $now->addDays(2 + $i % 60)->format('Y-m-d'),
+            'estimate' => 15 + 15 * ($i % 6), 'said' => 15 + 15 * ($i % 6), 'due_on' => $i % 3 === 0 ? null : $now->addDays(2 + $i % 60)->format('Y-m-d'),
             'demand' => $i % 3 === 1 ? 'deep' : 'light',
         ]);
     }

@@ -23,7 +23,7 @@ for ($i = 0; $i < 20_000; $i++) {
     $title = ucfirst("{$words[$i % 15]} {$words[intdiv($i, 15) % 15]} {$i}");
     $rows[] = [
         'user_id' => $user->id, 'area_id' => $areas[$i % 5], 'title' => $title, 'note' => $i % 4 === 0 ? "About the {$words[($i + 7) % 15]} of room {$i}" : null, 'stage' => 'open', 'source' => 'typed',
-        'importance' => 1 + $i % 4, 'estimate' => 15 + 15 * ($i % 6), 'minutes_left' => $open ? 15 + 15 * ($i % 6) : 0, 'due_on' => $i % 3 === 0 ? null : $now->addDays(2 + $i % 60)->format('Y-m-d'),
+        'importance' => 1 + $i % 4, 'estimate' => 15 + 15 * ($i % 6), 'said' => 15 + 15 * ($i % 6), 'due_on' => $i % 3 === 0 ? null : $now->addDays(2 + $i % 60)->format('Y-m-d'),
         'done_at' => $open ? null : $now->subDays(1 + $i % 900)->toDateTimeString(), 'created_at' => $now->subDays(1 + $i % 30)->toDateTimeString(), 'updated_at' => $now->toDateTimeString(),
     ];
 }

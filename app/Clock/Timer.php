@@ -16,7 +16,6 @@ use App\Models\User;
 use App\Planning\FixedTime;
 use App\Planning\PlanConflict;
 use App\Planning\Replan;
-use App\Rows\Blocks;
 use App\Rows\RunningClock;
 use App\Time\GridMoments;
 use Carbon\CarbonImmutable;
@@ -104,7 +103,7 @@ final readonly class Timer
     }
 
     /**
-     * More time for a block that is on: the rest of the day is laid out again around it.
+     * More time for a block that is on: the rest of the day is laid out again around it. What was said to be left stays.
      *
      * @throws PlanConflict if it has not begun, or something fixed follows too soon
      */
@@ -118,13 +117,7 @@ final readonly class Timer
             Unchanged::ensure($block);
             $yielding = $block->user->blocks()->planned()->where('anchored', false)->where('put_back', false)->pluck('id')->all();
             FixedTime::ensureFree($block->user, $block->starts_at, max($block->ends_at, $now)->addMinutes($minutes), $now, [...$yielding, $block->id], begun: true);
-            $end = max($block->ends_at, $now)->addMinutes($minutes);
-            $added = (int) $block->ends_at->diffInMinutes($end);
-            $task = $block->task;
-            $block->update(['ends_at' => $end]);
-            $left = (int) $now->diffInMinutes($end);
-            $other = Blocks::minutesBeside($block);
-            $this->door->change($task, ['minutes_left' => max((int) $task->minutes_left, $left + $other), 'estimate' => (int) $task->estimate + $added], $now);
+            $block->update(['ends_at' => max($block->ends_at, $now)->addMinutes($minutes)]);
         });
     }
 

@@ -12,6 +12,7 @@ use App\Models\Task;
 use App\Planning\FixedTime;
 use App\Planning\PlanConflict;
 use App\Planning\Replan;
+use App\Rows\Blocks;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use Carbon\CarbonImmutable;
@@ -69,9 +70,16 @@ final readonly class BlockEdit
     /** How long a block for it would be: its work that is not fixed yet, as far as one block may hold it; 0 if all is. */
     public static function minutesToPlace(Task $task, CarbonImmutable $now): int
     {
-        $fixed = (int) self::fixed($task, $now)->sum(static fn (Block $block): int => RowMapper::time($block)->length());
+        return max(0, Grid::up(min($task->minutesToPlan($now) - self::minutesFixed($task, $now), $task->max_chunk)));
+    }
 
-        return max(0, Grid::up(min((int) $task->minutes_left - $fixed, $task->max_chunk)));
+    /** Minutes left of it that fixed blocks stand for. */
+    private static function minutesFixed(Task $task, CarbonImmutable $now): int
+    {
+        $fixed = self::fixed($task, $now);
+        $worked = Blocks::workedIn($task->user, $fixed->toBase(), $now);
+
+        return (int) $fixed->sum(static fn (Block $block): int => RowMapper::time($block)->length() - ($worked[$block->id] ?? 0));
     }
 
     /** @return Collection<int, Block> by start */
@@ -117,7 +125,7 @@ final readonly class BlockEdit
         return ($this->replan)($block->user, $now, RevisionCause::PartDone, first: function () use ($block, $left, $now): void {
             Unchanged::ensure($block);
             $this->close($block, BlockState::Part, $now);
-            $this->door->change($block->task, ['minutes_left' => $left], $now);
+            $this->door->change($block->task, ['left' => $left], $now);
         });
     }
 
@@ -145,9 +153,7 @@ final readonly class BlockEdit
 
     private function growToFit(Task $task, CarbonImmutable $now): void
     {
-        $fixed = (int) self::fixed($task, $now)->sum(static fn (Block $block): int => RowMapper::time($block)->length());
-        if ($fixed > (int) $task->minutes_left) {
-            $this->door->change($task, ['minutes_left' => $fixed, 'estimate' => max((int) $task->estimate, $fixed)], $now);
-        }
+        $more = self::minutesFixed($task, $now) - $task->minutesToPlan($now);
+        $more > 0 && $this->door->change($task, ['estimate' => (int) $task->estimate + $more], $now);
     }
 }

@@ -54,8 +54,8 @@ final readonly class MakeChange
     private function cut(User $user, Change $change, CarbonImmutable $now): void
     {
         foreach ($user->tasks()->whereKey($change->tasks)->with('user')->get() as $task) {
-            $left = max(Grid::STEP, (int) $task->minutes_left - $change->minutes);
-            $this->door->change($task, ['minutes_left' => $left, 'estimate' => max($left, (int) $task->estimate - $change->minutes)], $now);
+            $by = min($change->minutes, $task->minutesToPlan($now) - Grid::STEP);
+            $this->door->change($task, ['estimate' => max(Grid::STEP, (int) $task->estimate - $by)], $now);
         }
     }
 

@@ -72,12 +72,11 @@ final class NewTasks
         $title = trim((string) ($columns['title'] ?? ''));
         $sum = (int) array_sum(array_map(static fn (array $one): int => (int) $one['estimate'], $draft->subtasks));
         $columns['estimate'] ??= $sum > 0 ? $sum : null;
-        $isDone = ($columns['done_at'] ?? null) !== null;
         $task = $user->tasks()->make([...$columns,
             'area_id' => $columns['area_id'] ?? ($projects[$columns['project_id'] ?? 0] ?? null)->area_id ?? $area,
             'title' => mb_substr($title, 0, self::TITLE),
             'note' => isset($columns['note']) ? mb_substr((string) $columns['note'], 0, self::NOTE) : (mb_strlen($title) > self::TITLE ? ($columns['typed'] ?? $title) : null),
-            'minutes_left' => $isDone && $columns['estimate'] !== null ? 0 : $columns['minutes_left'] ?? $columns['estimate'],
+            'said' => $columns['estimate'],
             'waiting_since' => $columns['waiting_since'] ?? (($columns['waiting_for'] ?? null) === null ? null : $user->local($now)->format('Y-m-d')),
         ]);
         $task->created_at = isset($columns['created_at']) && $columns['created_at'] < $now ? $columns['created_at'] : $now;

@@ -17,7 +17,6 @@ use App\Rows\RowMapper;
 use App\Time\GridMoments;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Nekto\Core\Time\Grid;
 
 /**
  * Time reserved by hand. Small tasks dropped on it make it a batch: they lie in it one after the other, anchored, and
@@ -75,7 +74,7 @@ final readonly class Reserves
         if (! $task->isPlannable()) {
             throw PlanConflict::notPlannable();
         }
-        $minutes = Grid::up((int) $task->minutes_left);
+        $minutes = $task->minutesToPlan($now);
         if ($minutes > self::SMALL) {
             throw PlanConflict::notSmall($task->title, self::SMALL);
         }

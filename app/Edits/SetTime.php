@@ -10,13 +10,12 @@ use App\Planning\FixedTime;
 use App\Rows\RowMapper;
 use App\Time\Zones;
 use Carbon\CarbonImmutable;
-use Nekto\Core\Time\Grid;
 
 /** A set time becomes an anchored block as soon as its task can be planned, however the task was made or changed. */
 final readonly class SetTime
 {
     /** Changes of these may make a task one that can be planned, or its time or length another. */
-    private const ASKED_BY = ['set_at', 'importance', 'stage', 'estimate', 'minutes_left', 'done_at', 'area_id', 'hours_set_id'];
+    private const ASKED_BY = ['set_at', 'importance', 'stage', 'estimate', 'said', 'done_at', 'area_id', 'hours_set_id'];
 
     public function __construct(private FreePlace $places) {}
 
@@ -26,7 +25,7 @@ final readonly class SetTime
         if ($task->set_at === null || $task->set_at <= $now || ! $task->isPlannable() || ! $this->isAsked($task)) {
             return null;
         }
-        $end = $task->set_at->addMinutes(max(Grid::STEP, Grid::up((int) $task->minutes_left)));
+        $end = $task->set_at->addMinutes($task->minutesToPlan($now));
         $own = array_values($task->blocks()->pluck('id')->all());
         $by = FixedTime::owner($task->user, $task->set_at, $end, $now, $own)
             ?? $task->user->occurrences()->interrupting()->where('starts_at', '<', $end)->where('ends_at', '>', $task->set_at)->orderBy('starts_at')->first(); // who wants to be at two things puts the block there by hand

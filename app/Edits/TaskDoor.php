@@ -20,18 +20,19 @@ final readonly class TaskDoor
     public function __construct(private SetTime $setTime) {}
 
     /**
-     * @param  array<string, mixed>  $columns
+     * @param  array<string, mixed>  $columns  and `left`, minutes, where somebody says how much that is
      * @return RefusedTime|null if its set time is another's
      */
     public function change(Task $task, array $columns, CarbonImmutable $now): ?RefusedTime
     {
         $task->update([
-            ...$columns,
+            ...array_diff_key($columns, ['left' => true]),
             ...self::belonging($task, $columns),
-            ...self::minutes($task, $columns),
+            ...self::said($task, $columns, $now),
             ...self::stage($task, $columns, $now),
             ...(array_key_exists('picked_on', $columns) && $columns['picked_on'] === null ? ['key' => false] : []), // only a pick can be a key task
         ]);
+        $task->recount();
 
         return $this->setTime->follow($task, $now);
     }
@@ -61,22 +62,24 @@ final readonly class TaskDoor
     }
 
     /**
-     * What is left follows the estimate unless it is said too; what is done has nothing left.
+     * What is said to be left, and since when what is worked counts against it. Another estimate says that there is so
+     * much more to do, or less.
      *
      * @param  array<string, mixed>  $columns
-     * @return array<string, int|null>
+     * @return array{said?: int|null, said_at?: CarbonImmutable|null}
      */
-    private static function minutes(Task $task, array $columns): array
+    private static function said(Task $task, array $columns, CarbonImmutable $now): array
     {
-        if (isset($columns['done_at'])) {
-            return ['minutes_left' => $task->minutes_left === null ? null : 0];
+        if (array_key_exists('left', $columns)) {
+            return ['said' => $columns['left'], 'said_at' => $columns['left'] === null ? null : $now];
         }
-        if (! array_key_exists('estimate', $columns) || $columns['estimate'] === $task->estimate || array_key_exists('minutes_left', $columns)) {
+        if (! array_key_exists('estimate', $columns) || $columns['estimate'] === $task->estimate) {
             return [];
         }
-        $spent = max(0, (int) $task->estimate - (int) $task->minutes_left);
 
-        return ['minutes_left' => $columns['estimate'] === null ? null : max(Grid::STEP, $columns['estimate'] - $spent)];
+        return $columns['estimate'] === null || $task->said === null
+            ? ['said' => $columns['estimate'], 'said_at' => null]
+            : ['said' => max(Grid::STEP, $task->said + $columns['estimate'] - (int) $task->estimate)];
     }
 
     /**

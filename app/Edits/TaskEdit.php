@@ -56,19 +56,27 @@ final readonly class TaskEdit
     }
 
     /**
-     * A change of what belongs to a task. Estimates of subtasks add up to its own; what is left are those not done.
+     * A change of what belongs to a task. Estimates of subtasks add up to its own; who ticks one off says what is left:
+     * those not done.
      *
      * @param  \Closure(): void  $change
      */
     public function around(Task $task, CarbonImmutable $now, \Closure $change): ?PlanRevision
     {
         return $this->replan->after($task->user, $now, function () use ($task, $now, $change): void {
+            [$sumBefore, $leftBefore] = self::subtaskMinutes($task);
             $change();
-            $sum = (int) $task->subtasks()->sum('estimate');
+            [$sum, $left] = self::subtaskMinutes($task);
             if ($sum > 0) {
-                $this->door->change($task, ['estimate' => $sum, 'minutes_left' => max(Grid::STEP, (int) $task->subtasks()->whereNull('done_at')->sum('estimate'))], $now);
+                $this->door->change($task, ['estimate' => $sum, ...($left - $leftBefore === $sum - $sumBefore ? [] : ['left' => max(Grid::STEP, $left)])], $now);
             }
         });
+    }
+
+    /** @return array{int, int} minutes of all subtasks, and of those not done */
+    private static function subtaskMinutes(Task $task): array
+    {
+        return [(int) $task->subtasks()->sum('estimate'), (int) $task->subtasks()->whereNull('done_at')->sum('estimate')];
     }
 
     /** @param  Collection<int, Task>  $tasks */

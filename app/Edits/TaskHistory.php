@@ -12,7 +12,7 @@ final class TaskHistory
 {
     /** Changes of these are told; the others are the plan's own or mere text. */
     private const TOLD = [
-        'title', 'stage', 'importance', 'push', 'due_on', 'due_at', 'due_hard', 'not_before', 'estimate', 'minutes_left', 'demand', 'area_id', 'project_id',
+        'title', 'stage', 'importance', 'push', 'due_on', 'due_at', 'due_hard', 'not_before', 'estimate', 'said', 'demand', 'area_id', 'project_id',
         'picked_on', 'set_at', 'part', 'waiting_for', 'ask_on', 'return_on', 'done_at',
     ];
 

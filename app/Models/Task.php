@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 use Nekto\Core\Pressure\Push;
 use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Importance;
+use Nekto\Core\Task\Left;
 
 /**
  * @property int $id
@@ -34,7 +35,9 @@ use Nekto\Core\Task\Importance;
  * @property bool $due_hard
  * @property CarbonImmutable|null $not_before UTC
  * @property int|null $estimate minutes
- * @property int|null $minutes_left minutes
+ * @property int|null $said minutes last said to be left; the estimate, until somebody says otherwise
+ * @property CarbonImmutable|null $said_at UTC, since when what is worked counts against it; null = all of it
+ * @property int|null $estimate_begun minutes, the estimate when the work began
  * @property int $min_chunk minutes
  * @property int $max_chunk minutes
  * @property Demand $demand
@@ -76,7 +79,7 @@ final class Task extends Model
 
     protected $fillable = [
         'area_id', 'title', 'short', 'note', 'stage', 'source', 'typed', 'importance', 'push', 'due_on', 'due_at', 'due_hard',
-        'not_before', 'estimate', 'minutes_left', 'min_chunk', 'max_chunk', 'demand', 'carried', 'done_at', 'project_id', 'section_id',
+        'not_before', 'estimate', 'said', 'said_at', 'estimate_begun', 'min_chunk', 'max_chunk', 'demand', 'carried', 'done_at', 'project_id', 'section_id',
         'hours_set_id', 'repeat_id', 'occurs_on', 'position', 'picked_on', 'key', 'set_at', 'part', 'splits', 'waiting_for', 'waiting_since',
         'ask_on', 'return_on', 'origin', 'created_at',
     ];
@@ -84,7 +87,7 @@ final class Task extends Model
     /** The columns' own defaults, so that a new task can be looked at before it is read back. */
     protected $attributes = [
         'stage' => 'inbox', 'source' => 'typed', 'push' => 0, 'due_hard' => false, 'min_chunk' => 15, 'max_chunk' => 120,
-        'demand' => 'light', 'carried' => 0, 'project_id' => null, 'section_id' => null, 'hours_set_id' => null, 'repeat_id' => null, 'occurs_on' => null,
+        'demand' => 'light', 'carried' => 0, 'said' => null, 'said_at' => null, 'estimate_begun' => null, 'project_id' => null, 'section_id' => null, 'hours_set_id' => null, 'repeat_id' => null, 'occurs_on' => null,
         'position' => 0, 'picked_on' => null, 'key' => false, 'set_at' => null, 'part' => null, 'splits' => true, 'waiting_for' => null,
         'waiting_since' => null, 'ask_on' => null, 'return_on' => null, 'origin' => null,
     ];
@@ -170,20 +173,64 @@ final class Task extends Model
     }
 
     /**
-     * Weighed and estimated, with work left: what can be laid out.
+     * Weighed and estimated: what can be laid out.
      *
      * @param  Builder<self>  $query
      */
     #[Scope]
     protected function plannable(Builder $query): void
     {
-        $query->whereNull('done_at')->where('stage', TaskStage::Open)->whereNotNull('importance')->where('minutes_left', '>', 0);
+        $query->whereNull('done_at')->where('stage', TaskStage::Open)->whereNotNull('importance')->where('said', '>', 0);
+    }
+
+    /**
+     * With the minutes worked since what is left was said, so that left() need not ask for each.
+     *
+     * @param  Builder<self>  $query
+     */
+    #[Scope]
+    protected function counted(Builder $query, CarbonImmutable $now): void
+    {
+        $query->getQuery()->columns === null && $query->select('tasks.*');
+        $query->selectRaw(Worked::sinceSaid($now).' as worked');
     }
 
     /** The same as the scope plannable(), of a row that is at hand. */
     public function isPlannable(): bool
     {
-        return $this->importance !== null && (int) $this->minutes_left > 0 && $this->done_at === null && $this->stage === TaskStage::Open;
+        return $this->importance !== null && (int) $this->said > 0 && $this->done_at === null && $this->stage === TaskStage::Open;
+    }
+
+    /** What is left of it; null where nothing was said. */
+    public function left(CarbonImmutable $now): ?Left
+    {
+        if ($this->said === null) {
+            return null;
+        }
+        if (! isset($this->attributes['worked'])) {
+            $this->attributes['worked'] = $this->exists ? (int) $this->newQueryWithoutScopes()->whereKey($this->id)->selectRaw(Worked::sinceSaid($now).' as worked')->value('worked') : 0;
+            $this->syncOriginalAttribute('worked');
+        }
+
+        return new Left($this->said, (int) $this->attributes['worked']);
+    }
+
+    /** Minutes: 0 where it is done or nothing was said. */
+    public function minutesLeft(CarbonImmutable $now): int
+    {
+        return $this->done_at === null ? $this->left($now)?->minutes() ?? 0 : 0;
+    }
+
+    /** Minutes to be laid out, whole steps; 0 where it is done or nothing was said. */
+    public function minutesToPlan(CarbonImmutable $now): int
+    {
+        return $this->done_at === null ? $this->left($now)?->toPlan() ?? 0 : 0;
+    }
+
+    /** Asks anew what was worked: it may have changed. */
+    public function recount(): void
+    {
+        unset($this->attributes['worked'], $this->original['worked']);
     }
 
     /** The set of hours it is done in: its own, or its area's. */
@@ -207,6 +254,7 @@ final class Task extends Model
             'push' => Push::class,
             'area_id' => 'integer',
             'due_at' => 'immutable_datetime',
+            'said_at' => 'immutable_datetime',
             'due_hard' => 'boolean',
             'not_before' => 'immutable_datetime',
             'demand' => Demand::class,

@@ -6,7 +6,6 @@ namespace App\Planning;
 
 use App\Models\Block;
 use App\Models\User;
-use App\Rows\Blocks;
 use App\Rows\RunningClock;
 use App\Time\GridMoments;
 use Carbon\CarbonImmutable;
@@ -40,9 +39,6 @@ final readonly class Overrun
         }
         $end = min(array_filter([GridMoments::next($now->addMinutes(self::MORE)), $meeting, $pinned]));
         $block->update(['ends_at' => $end]);
-        $task = $block->task;
-        $needed = (int) $block->starts_at->diffInMinutes($end) + Blocks::minutesBeside($block);
-        $task->minutes_left < $needed && $task->update(['minutes_left' => $needed]);
     }
 
     /** The block that is over while its clock still runs. */

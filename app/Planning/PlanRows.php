@@ -20,6 +20,7 @@ final readonly class PlanRows
      * @param  Collection<int, Block>  $blocks  planned ones of these tasks, by start
      * @param  Block|null  $running  the one whose clock runs
      * @param  Collection<int, Block>  $worked  today's that are done or worked in part, with their tasks' hours
+     * @param  array<int, int>  $workedIn  minutes worked in blocks that are on, by the block's id
      */
     public function __construct(
         public CarbonImmutable $now,
@@ -30,5 +31,6 @@ final readonly class PlanRows
         public Steps $steps,
         public Picks $picks,
         public Collection $worked,
+        public array $workedIn = [],
     ) {}
 }

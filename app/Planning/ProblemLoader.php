@@ -8,6 +8,7 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
+use App\Rows\Blocks;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Rows\Steps;
@@ -49,11 +50,11 @@ final readonly class ProblemLoader
     {
         $today = Moments::today($user, $now);
         $time = $this->times->load($user, $today, (int) config('nekto.horizon_days'));
-        $tasks = $user->tasks()->plannable()->with('area')->orderBy('id')->get()->keyBy('id');
+        $tasks = $user->tasks()->plannable()->counted($now)->with('area')->orderBy('id')->get()->keyBy('id');
         $blocks = $user->blocks()->planned()->orderBy('starts_at')->get()->filter(static fn (Block $block): bool => $tasks->has($block->task_id))->values();
         $running = $user->entries()->whereNull('ends_at')->whereNotNull('block_id')->value('block_id');
 
-        return new PlanRows($now, $time, $tasks, $blocks, $running === null ? null : $blocks->firstWhere('id', $running), Steps::of($user), new Picks($user, $today), $this->workedToday($user, $time, $now));
+        return new PlanRows($now, $time, $tasks, $blocks, $running === null ? null : $blocks->firstWhere('id', $running), Steps::of($user), new Picks($user, $today), $this->workedToday($user, $time, $now), Blocks::workedIn($user, $blocks, $now));
     }
 
     /**
@@ -66,7 +67,7 @@ final readonly class ProblemLoader
         [$fixed, $movable] = self::apart($rows, $hold);
         $waiting = $afresh ? collect() : $movable->filter(static fn (Block $block): bool => $block->put_back && ! $block->isAhead($rows->now));
         $movable = $movable->diff($waiting)->values();
-        $left = $this->minutesToPlace($rows->tasks, $waiting);
+        $left = $this->minutesToPlace($rows, $fixed, $waiting);
         $spent = $rows->worked->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()))->all();
 
         return new LoadedProblem(new PlanningProblem(
@@ -113,18 +114,33 @@ final readonly class ProblemLoader
     }
 
     /**
-     * @param  Collection<int, Task>  $tasks
+     * What is left, and with it what was worked of a block that is on: that block counts whole, also where it was begun
+     * late. Fixed time is never more than there is to do.
+     *
+     * @param  Collection<int, Block>  $fixed
      * @param  Collection<int, Block>  $waiting  past blocks that the person wants left where they are
-     * @return array<int, int> minutes by task id, up to the next step
+     * @return array<int, int> minutes by task id, whole steps
      */
-    private function minutesToPlace(Collection $tasks, Collection $waiting): array
+    private function minutesToPlace(PlanRows $rows, Collection $fixed, Collection $waiting): array
     {
-        $left = $tasks->map(static fn (Task $task): int => (int) $task->minutes_left)->all();
+        $left = $held = [];
+        foreach ($rows->tasks as $id => $task) {
+            $left[$id] = $task->minutesToPlan($rows->now);
+        }
+        foreach ($fixed as $block) {
+            $left[$block->task_id] += Grid::up($rows->workedIn[$block->id] ?? 0);
+        }
         foreach ($waiting as $block) {
-            $left[$block->task_id] -= RowMapper::time($block)->length();
+            $left[$block->task_id] = max(0, $left[$block->task_id] - RowMapper::time($block)->length());
+        }
+        foreach ($fixed as $block) {
+            $held[$block->task_id] = ($held[$block->task_id] ?? 0) + RowMapper::time($block)->length();
+        }
+        foreach ($held as $id => $minutes) {
+            $left[$id] = max($left[$id], $minutes);
         }
 
-        return array_map(static fn (int $minutes): int => max(0, Grid::up($minutes)), $left);
+        return $left;
     }
 
     /**

@@ -37,7 +37,7 @@ final readonly class Trial
             $blocks = Blocks::during($user, $time->span())->with('task.area')->get();
             $ends = $user->blocks()->whereIn('task_id', array_column($revision->moves ?? [], 'task'))->groupBy('task_id')->selectRaw('task_id, max(ends_at) as ends_at')->pluck('ends_at', 'task_id');
 
-            $untimed = (new Picks($user, Moments::today($user, $now)))->withoutTime($day, $blocks);
+            $untimed = (new Picks($user, Moments::today($user, $now)))->withoutTime($day, $blocks, $now);
 
             return new Tried($revision, $time, $blocks, $untimed, array_map(static fn (mixed $end): int => Moments::stored((string) $end), $ends->all()));
         } finally {

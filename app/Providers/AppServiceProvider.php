@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Edits\TaskHistory;
+use App\Edits\WorkBegun;
+use App\Models\Entry;
 use App\Models\Task;
 use App\Models\User;
 use App\Repeats\RepeatObserver;
@@ -35,6 +37,7 @@ final class AppServiceProvider extends ServiceProvider
         Clock::set((string) (getenv('NEKTO_NOW') ?: config('nekto.now'))); // a variable of the process goes before a configuration that was cached without it
         Model::shouldBeStrict(! $this->app->isProduction());
         Task::observe([TaskHistory::class, RepeatObserver::class]);
+        Entry::observe(WorkBegun::class);
         Password::defaults(fn (): Password => Password::min(10));
         $failed = static fn (Response $response): bool => Auth::guest(); // who gets in was no guesser
         RateLimiter::for('sign-in', fn (Request $request): array => [

@@ -6,8 +6,11 @@ namespace App\Rows;
 
 use App\Models\Block;
 use App\Models\User;
+use App\Models\Worked;
 use App\Time\Moments;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Collection;
 use Nekto\Core\Time\Interval;
 
 /** A person's blocks by when they are. */
@@ -23,10 +26,21 @@ final readonly class Blocks
             ->where('ends_at', '>', Moments::moment($span->start))->orderBy('starts_at');
     }
 
-    /** Minutes planned for the block's task beside this one. */
-    public static function minutesBeside(Block $block): int
+    /**
+     * Minutes that were worked in blocks that are on. For the rest of their length they stand for work that is left,
+     * also where they were begun late.
+     *
+     * @param  Collection<int, Block>  $blocks
+     * @return array<int, int> by the block's id
+     */
+    public static function workedIn(User $user, Collection $blocks, CarbonImmutable $now): array
     {
-        return (int) $block->task->blocks()->planned()->whereKeyNot($block->id)->get()
-            ->sum(static fn (Block $one): int => RowMapper::time($one)->length());
+        $on = $blocks->filter(static fn (Block $block): bool => $block->isOn($now));
+        if ($on->isEmpty()) {
+            return [];
+        }
+        $entries = $user->entries()->whereIn('task_id', $on->pluck('task_id')->unique())->where('starts_at', '>', $on->min('starts_at')->subDay())->get()->groupBy('task_id');
+
+        return $on->mapWithKeys(static fn (Block $block): array => [$block->id => Worked::minutes($entries[$block->task_id] ?? [], $now, $block->starts_at)])->all();
     }
 }

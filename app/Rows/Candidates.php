@@ -6,6 +6,7 @@ namespace App\Rows;
 
 use App\Models\TaskStage;
 use App\Models\User;
+use App\Models\Worked;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -13,6 +14,7 @@ use Nekto\Core\Pressure\DemandCurve;
 use Nekto\Core\Pressure\Pull;
 use Nekto\Core\Pressure\Push;
 use Nekto\Core\Task\Importance;
+use Nekto\Core\Task\Left;
 use Nekto\Core\Time\Timeline;
 
 /** Pressure, room and pull of a person's open tasks, in one query. Rows are read bare: of hundreds only a few are shown. */
@@ -25,12 +27,12 @@ final class Candidates
     public static function of(User $user, PlannedTimes $planned, WorkTime $time, CarbonImmutable $now, ?WhatIf $if = null): OpenTasks
     {
         $minute = Moments::minute($now);
-        [$rows, $steps] = self::rows($user, $if);
+        [$rows, $steps] = self::rows($user, $now, $if);
         $work = [];
         foreach ($rows as $row) {
             $row->due = $time->due($row->due_on, $row->due_at, (int) $row->hours_set_id);
             if ($row->due !== null && $row->importance !== null) {
-                $work[(int) $row->hours_set_id][] = [$row->due, max(0, (int) $row->minutes_left - $planned->anchoredMinutes((int) $row->id, $minute))];
+                $work[(int) $row->hours_set_id][] = [$row->due, max(0, (self::left($row)?->toPlan() ?? 0) - $planned->anchoredMinutes((int) $row->id, $minute))];
             }
         }
         $taken = $planned->anchored($minute);
@@ -46,7 +48,7 @@ final class Candidates
             return new Candidate(
                 (int) $row->id,
                 $importance,
-                $row->minutes_left === null ? null : (int) $row->minutes_left,
+                self::left($row)?->minutes(),
                 (int) $row->carried,
                 $row->due,
                 $demand,
@@ -57,18 +59,23 @@ final class Candidates
         });
     }
 
+    private static function left(\stdClass $row): ?Left
+    {
+        return $row->said === null ? null : new Left((int) $row->said, (int) $row->worked);
+    }
+
     /** @return array{array<int, \stdClass>, Steps} open tasks by id, the oldest first, and the order of sequential steps */
-    private static function rows(User $user, ?WhatIf $if): array
+    private static function rows(User $user, CarbonImmutable $now, ?WhatIf $if): array
     {
         $all = DB::table('tasks')->join('areas', 'areas.id', 'tasks.area_id')->leftJoin('projects', 'projects.id', 'tasks.project_id')->leftJoin('sections', 'sections.id', 'tasks.section_id')
             ->where('tasks.user_id', $user->id)->whereIn('stage', [TaskStage::Inbox->value, TaskStage::Open->value, TaskStage::Waiting->value])->whereNull('tasks.done_at')->whereNull('tasks.deleted_at')
             ->orderBy('tasks.created_at')->orderBy('tasks.id')
-            ->get(['tasks.id', 'stage', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'due_on', 'due_at', 'minutes_left', 'carried', 'tasks.created_at',
+            ->get(['tasks.id', 'stage', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'due_on', 'due_at', 'said', DB::raw(Worked::sinceSaid($now).' as worked'), 'carried', 'tasks.created_at',
                 'tasks.project_id', 'tasks.section_id', 'tasks.position', DB::raw('coalesce(sections.sequential, projects.sequential, 0) as sequential')]);
         $rows = [];
         foreach ($all as $row) {
             if ($if !== null && (int) $row->id === $if->task) {
-                [$row->stage, $row->importance, $row->due_on, $row->due_at, $row->minutes_left] = [TaskStage::Open->value, $if->importance?->value, $if->dueOn, null, $if->minutes];
+                [$row->stage, $row->importance, $row->due_on, $row->due_at, $row->said, $row->worked] = [TaskStage::Open->value, $if->importance?->value, $if->dueOn, null, $if->minutes, 0];
             }
             $row->stage === TaskStage::Open->value && $rows[(int) $row->id] = $row;
         }

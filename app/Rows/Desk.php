@@ -124,7 +124,7 @@ final class Desk
         $missing = array_values(array_diff(array_unique($ids), array_keys($this->tasks)));
         if ($missing !== []) {
             $this->tasks += array_fill_keys($missing, null);
-            foreach ($this->user()->tasks()->withTrashed()->whereIn('id', $missing)->get() as $task) {
+            foreach ($this->user()->tasks()->withTrashed()->counted($this->now)->whereIn('id', $missing)->get() as $task) {
                 $this->tasks[$task->id] = $task->setRelation('user', $this->user())->setRelation('area', $this->areas()[$task->area_id] ?? throw new \LogicException('Every task is in an area.'));
             }
         }

@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace App\Rows;
 
 use App\Models\User;
+use App\Models\Worked;
+use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Estimate\Correction;
 use Nekto\Core\Estimate\Pair;
 use Nekto\Core\Prospect\Ratios;
 use Nekto\Core\Task\Demand;
 
-/** What finished work was estimated to take and what it took. */
+/** What finished work was estimated to take when it began, and what it took. */
 final readonly class PastRatios
 {
     /** Older work says less about the present. */
@@ -21,9 +23,9 @@ final readonly class PastRatios
     public function pairs(User $user): array
     {
         return array_values(DB::table('tasks')->join('entries', 'entries.task_id', 'tasks.id')
-            ->where('tasks.user_id', $user->id)->whereNotNull('tasks.done_at')->whereNull('tasks.deleted_at')->where('estimate', '>', 0)->whereNotNull('entries.ends_at')
-            ->groupBy('tasks.id', 'area_id', 'demand', 'estimate')->orderByDesc('tasks.done_at')->limit(self::NEWEST)
-            ->get(['area_id', 'demand', 'estimate', DB::raw('sum(strftime(\'%s\', entries.ends_at) - strftime(\'%s\', entries.starts_at)) / 60 as actual')])
+            ->where('tasks.user_id', $user->id)->whereNotNull('tasks.done_at')->whereNull('tasks.deleted_at')->whereRaw('coalesce(estimate_begun, estimate) > 0')->whereNotNull('entries.ends_at')
+            ->where('entries.break', false)->groupBy('tasks.id', 'area_id', 'demand')->orderByDesc('tasks.done_at')->limit(self::NEWEST)
+            ->get(['area_id', 'demand', DB::raw('coalesce(estimate_begun, estimate) as estimate'), DB::raw(Worked::sum(Clock::now()).' as actual')])
             ->filter(static fn (\stdClass $row): bool => (int) $row->actual > 0)
             ->map(static fn (\stdClass $row): Pair => new Pair((string) $row->area_id, Demand::from($row->demand), (int) $row->estimate, (int) $row->actual))->all());
     }

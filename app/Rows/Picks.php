@@ -10,6 +10,7 @@ use App\Models\Task;
 use App\Models\User;
 use App\Time\Moments;
 use App\Time\Zones;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Nekto\Core\Time\LocalDay;
@@ -92,14 +93,14 @@ final readonly class Picks
      * @param  Collection<int, Block>  $blocks  of that day
      * @return Collection<int, Task> those whose pick stands for the day and that have no time on it, most important first
      */
-    public function withoutTime(LocalDay $day, Collection $blocks): Collection
+    public function withoutTime(LocalDay $day, Collection $blocks, CarbonImmutable $now): Collection
     {
         if ($day->number < $this->today->number) {
             return new Collection;
         }
         $timed = $blocks->reject(static fn (Block $block): bool => $block->state === BlockState::Passed)->pluck('task_id')->unique()->all();
 
-        return $this->of($this->user->tasks()->plannable()->getQuery(), $day)->whereNotIn('tasks.id', $timed)->with('area')->orderByDesc('importance')->orderBy('id')->get()->toBase();
+        return $this->of($this->user->tasks()->plannable()->getQuery(), $day)->whereNotIn('tasks.id', $timed)->counted($now)->with('area')->orderByDesc('importance')->orderBy('id')->get()->toBase();
     }
 
     /**

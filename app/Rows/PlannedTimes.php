@@ -65,12 +65,12 @@ final readonly class PlannedTimes
         return IntervalSet::covering(...$times);
     }
 
-    /** Minutes of a task that are anchored and have not ended by then. */
+    /** Minutes of a task that are anchored and to come, seen from then. */
     public function anchoredMinutes(int $task, int $now): int
     {
         $minutes = 0;
         foreach ($this->byTask[$task] ?? [] as [$time, $anchored]) {
-            $minutes += $anchored && $time->end > $now ? $time->length() : 0;
+            $minutes += $anchored ? max(0, $time->end - max($time->start, $now)) : 0;
         }
 
         return $minutes;

@@ -24,7 +24,7 @@ final readonly class Steps
             ->whereIn('stage', [TaskStage::Inbox->value, TaskStage::Open->value, TaskStage::Waiting->value])
             ->whereRaw('coalesce(sections.sequential, projects.sequential) = 1')
             ->orderBy('tasks.position')->orderBy('tasks.id')
-            ->get(['tasks.id', 'tasks.project_id', 'tasks.section_id', 'stage', 'importance', 'minutes_left']);
+            ->get(['tasks.id', 'tasks.project_id', 'tasks.section_id', 'stage', 'importance', 'said']);
 
         return self::among($rows->all());
     }
@@ -41,7 +41,7 @@ final readonly class Steps
             if (isset($closed[$group])) {
                 $stuck[(int) $row->id] = true;
             }
-            if ($row->stage !== TaskStage::Open->value || $row->importance === null || (int) $row->minutes_left <= 0) {
+            if ($row->stage !== TaskStage::Open->value || $row->importance === null || (int) $row->said <= 0) {
                 $closed[$group] = true;
             }
             $last[$group] = (int) $row->id;

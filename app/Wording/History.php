@@ -54,7 +54,7 @@ final readonly class History
 
         return match ($what) {
             'importance' => Importance::tryFrom((int) $value)?->word() ?? '',
-            'estimate', 'minutes_left' => Times::duration((int) $value),
+            'estimate', 'said' => Times::duration((int) $value),
             'push' => ['1' => 'treat as urgent', '0' => 'none', '-1' => 'hold back'][(string) (Push::tryFrom((int) $value)->value ?? 0)],
             'due_hard' => (bool) $value ? 'hard' : 'soft',
             'due_at', 'not_before', 'set_at', 'done_at' => $this->user->local(CarbonImmutable::parse((string) $value, 'UTC'))->format('D j M, H:i'),

@@ -68,7 +68,7 @@ final readonly class DemoOrder
     private function comesBack(User $user, array $areas): void
     {
         $user->savedViews()->create(['name' => 'Calls', 'pinned' => false, 'question' => ['conditions' => [['join' => 'and', 'not' => false, 'what' => 'context:'.$user->contexts()->where('name', 'phone')->value('id')]], 'group' => 'none', 'order' => ['pull']]]);
-        $log = $user->tasks()->create(['title' => 'Read the humidity loggers', 'area_id' => $areas['Exhibition'], 'stage' => TaskStage::Open, 'importance' => 2, 'estimate' => 10, 'minutes_left' => 10, 'due_on' => $this->dates->dueOn(4)]);
+        $log = $user->tasks()->create(['title' => 'Read the humidity loggers', 'area_id' => $areas['Exhibition'], 'stage' => TaskStage::Open, 'importance' => 2, 'estimate' => 10, 'said' => 10, 'due_on' => $this->dates->dueOn(4)]);
         $log->setRelation('user', $user);
         $log->update(['not_before' => CarbonImmutable::parse($this->dates->dueOn(4).' 00:00', $user->zone)->utc()]);
         app(StartRepeat::class)($log, 'FREQ=WEEKLY;BYDAY='.strtoupper(substr(CarbonImmutable::parse((string) $this->dates->dueOn(4))->format('D'), 0, 2)), null, $this->now, 'shift');
@@ -86,7 +86,7 @@ final readonly class DemoOrder
     {
         foreach (self::DONE as [$title, $area, $deep, $estimate, $actual, $days]) {
             $begun = $this->now->subDays($days)->setTime(9, 0);
-            $task = $user->tasks()->make(['title' => $title, 'area_id' => $areas[$area], 'stage' => TaskStage::Open, 'importance' => 3, 'estimate' => $estimate, 'minutes_left' => 0, 'demand' => $deep ? 'deep' : 'light', 'done_at' => $begun->addMinutes($actual)]);
+            $task = $user->tasks()->make(['title' => $title, 'area_id' => $areas[$area], 'stage' => TaskStage::Open, 'importance' => 3, 'estimate' => $estimate, 'said' => $estimate, 'demand' => $deep ? 'deep' : 'light', 'done_at' => $begun->addMinutes($actual)]);
             $task->created_at = $begun->subDays(3);
             $task->save();
             $user->entries()->create(['task_id' => $task->id, 'starts_at' => $begun, 'ends_at' => $begun->addMinutes($actual)]);

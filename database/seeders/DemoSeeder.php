@@ -89,7 +89,7 @@ final class DemoSeeder extends Seeder
         foreach (DemoTasks::OPEN as [$title, $short, $area, $importance, $minutes, $due, $deep, $carried, $age]) {
             $task = $user->tasks()->make([
                 'title' => $title, 'short' => $short, 'area_id' => $areas[$area], 'stage' => TaskStage::Open, 'importance' => $importance,
-                'estimate' => $minutes, 'minutes_left' => $minutes, 'demand' => $deep ? 'deep' : 'light', 'min_chunk' => $deep ? 30 : 15, 'carried' => $carried,
+                'estimate' => $minutes, 'said' => $minutes, 'demand' => $deep ? 'deep' : 'light', 'min_chunk' => $deep ? 30 : 15, 'carried' => $carried,
                 'due_on' => $this->dates->dueOn($due),
             ]);
             $task->created_at = $this->now->subDays($age);
@@ -104,7 +104,7 @@ final class DemoSeeder extends Seeder
         foreach (DemoTasks::CAUGHT as [$title, $area, $stage, $source, $note, $estimate, $due, $hoursAgo]) {
             $task = $user->tasks()->make([
                 'title' => $title, 'area_id' => $areas[$area], 'stage' => $stage, 'source' => $source, 'note' => $note,
-                'estimate' => $estimate, 'minutes_left' => $estimate,
+                'estimate' => $estimate, 'said' => $estimate,
                 'due_on' => $this->dates->dueOn($due),
             ]);
             $task->created_at = $this->now->subMinutes((int) (60 * $hoursAgo));
@@ -126,7 +126,7 @@ final class DemoSeeder extends Seeder
             $task->update(['picked_on' => $this->dates->day(0)->format('Y-m-d'), 'key' => in_array($short, DemoTasks::KEYS, true)]);
             $minutes = (int) $start->diffInMinutes($end);
             $over = $end <= $this->now;
-            $whole = $minutes >= (int) $task->minutes_left;
+            $whole = $minutes >= (int) $task->estimate;
             $block = $user->blocks()->create([
                 'task_id' => $task->id, 'starts_at' => $start, 'ends_at' => $end, 'anchored' => $anchored, 'reasons' => [['code' => 'earliest_open']],
                 'state' => match (true) {
@@ -139,7 +139,7 @@ final class DemoSeeder extends Seeder
                 $user->entries()->create(['task_id' => $task->id, 'block_id' => $block->id, 'starts_at' => $this->dates->at($begun)->utc(), 'ends_at' => $over ? $end : null]);
             }
             if ($over) {
-                $task->update(['minutes_left' => max(0, (int) $task->minutes_left - $minutes), 'done_at' => $whole ? $end : null]);
+                $task->update(['done_at' => $whole ? $end : null]);
             }
         }
     }

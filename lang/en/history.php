@@ -13,7 +13,7 @@ return [
     'taken_away' => ':what taken away, before :from',
     'names' => [
         'title' => 'name', 'stage' => 'moved to', 'importance' => 'importance', 'push' => 'push', 'due_on' => 'due', 'due_at' => 'due', 'due_hard' => 'due date', 'not_before' => 'not before',
-        'estimate' => 'estimate', 'minutes_left' => 'left', 'demand' => 'demand', 'area_id' => 'area', 'project_id' => 'project', 'picked_on' => 'picked for', 'set_at' => 'set for',
+        'estimate' => 'estimate', 'said' => 'left', 'demand' => 'demand', 'area_id' => 'area', 'project_id' => 'project', 'picked_on' => 'picked for', 'set_at' => 'set for',
         'part' => 'part of the day', 'waiting_for' => 'waiting for', 'ask_on' => 'ask again', 'return_on' => 'shown again',
     ],
 ];

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Entry;
+use App\Time\Clock;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -85,7 +86,7 @@ final class AnyDayTest extends FeatureTestCase
         }
         foreach ($this->ines->tasks()->plannable()->get() as $task) {
             $planned = (int) $blocks->where('task_id', $task->id)->sum(static fn (Block $block): int => (int) $block->starts_at->diffInMinutes($block->ends_at));
-            self::assertGreaterThanOrEqual((int) $task->minutes_left, $planned, "all of {$task->title} has a place after {$done}: ".implode(', ', $this->plan()));
+            self::assertGreaterThanOrEqual($task->minutesLeft(Clock::now()), $planned, "all of {$task->title} has a place after {$done}: ".implode(', ', $this->plan()));
         }
         $entries = $this->ines->entries()->orderBy('starts_at')->orderBy('id')->get()->values();
         self::assertLessThanOrEqual(1, $entries->whereNull('ends_at')->count(), $done);

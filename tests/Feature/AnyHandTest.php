@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Block;
 use App\Models\BlockState;
+use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -95,8 +96,8 @@ final class AnyHandTest extends FeatureTestCase
             $planned[$block->task_id] = ($planned[$block->task_id] ?? 0) + (int) $block->starts_at->diffInMinutes($block->ends_at);
         }
         foreach ($this->ines->tasks()->plannable()->get() as $task) {
-            self::assertLessThanOrEqual((int) $task->minutes_left, $planned[$task->id] ?? 0, "{$task->title} after {$done}");
-            self::assertGreaterThanOrEqual((int) $task->minutes_left, $planned[$task->id] ?? 0, "all of {$task->title} has a place after {$done}: ".implode(', ', $this->plan()));
+            self::assertLessThanOrEqual($task->minutesLeft(Clock::now()), $planned[$task->id] ?? 0, "{$task->title} after {$done}: ".implode(', ', $this->plan()));
+            self::assertGreaterThanOrEqual($task->minutesLeft(Clock::now()), $planned[$task->id] ?? 0, "all of {$task->title} has a place after {$done}: ".implode(', ', $this->plan()));
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Time\Clock;
 use PHPUnit\Framework\Attributes\Test;
 
 /** Blocks cut in two, put together, swapped and sent elsewhere. */
@@ -20,7 +21,7 @@ final class BlockShapeTest extends FeatureTestCase
         $second = $this->ines->blocks()->orderByDesc('starts_at')->firstOrFail();
         $this->patch("/blocks/{$second->id}", ['mark' => $second->mark(), 'day' => '2026-03-11', 'start' => '15:00', 'minutes' => 60]);
         self::assertSame(['Wed 09:00–09:30 Essay!', 'Wed 15:00–16:00 Essay!'], $this->plan());
-        self::assertSame(90, $block->task->refresh()->minutes_left, 'it is the same work');
+        self::assertSame(90, $block->task->refresh()->minutesLeft(Clock::now()), 'it is the same work');
 
         $this->post('/plan/undo');
         $this->post('/plan/undo');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Time\Clock;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
 
@@ -85,7 +86,7 @@ final class ChangeTest extends FeatureTestCase
         $this->get('/shape?change=cut')->assertSee('One is cut')->assertSee('name="minutes" value="50"', false);
         $this->post('/plan/change', ['kind' => 'cut', 'day' => '2026-03-11', 'tasks' => [$picks['Least']], 'minutes' => 50]);
 
-        self::assertSame(70, $this->ines->tasks()->findOrFail($picks['Least'])->minutes_left);
+        self::assertSame(70, $this->ines->tasks()->findOrFail($picks['Least'])->minutesLeft(Clock::now()));
         $this->get('/shape')->assertDontSee('over the load line');
     }
 
@@ -139,7 +140,7 @@ final class ChangeTest extends FeatureTestCase
         $this->post('/plan/change', ['kind' => 'explode', 'day' => '2026-03-11'])->assertSessionHasErrors('kind');
         $this->post('/plan/change', ['kind' => 'wait', 'day' => 'soon'])->assertSessionHasErrors('day');
         $this->post('/plan/change', ['kind' => 'cut', 'day' => '2026-03-11', 'tasks' => [$theirs->id], 'minutes' => 30]);
-        self::assertSame(60, $theirs->refresh()->minutes_left);
+        self::assertSame(60, $theirs->refresh()->minutesLeft(Clock::now()));
         $this->get('/shape?change=explode&morning=never&picks=x')->assertOk();
     }
 

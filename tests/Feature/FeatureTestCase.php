@@ -53,7 +53,7 @@ abstract class FeatureTestCase extends TestCase
 
         return $user->tasks()->create([
             'title' => $title, 'area_id' => $user->areas()->firstOrFail()->id, 'stage' => TaskStage::Open, 'importance' => $importance,
-            'estimate' => $minutes, 'minutes_left' => $minutes, 'due_on' => $dueOn, 'demand' => $deep ? 'deep' : 'light',
+            'estimate' => $minutes, 'said' => $minutes, 'due_on' => $dueOn, 'demand' => $deep ? 'deep' : 'light',
         ])->refresh();
     }
 

@@ -46,7 +46,7 @@ final class FixedTimesTest extends FeatureTestCase
         $this->at('2026-03-11 10:03');
         $this->artisan('nekto:minute')->assertSuccessful();
 
-        self::assertSame(['Wed 09:00–10:05 Essay', 'Wed 10:05–10:30 Call!'], $this->plan());
+        self::assertSame(['Wed 09:00–10:05 Essay', 'Wed 10:05–10:30 Call!', 'Wed 10:30–10:35 Essay'], $this->plan());
         $this->at('2026-03-11 10:12');
         $this->everyPageAnswers();
         self::assertContains('Wed 10:05–10:30 Call!', $this->plan());

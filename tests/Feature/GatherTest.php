@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Task;
+use App\Time\Clock;
 use PHPUnit\Framework\Attributes\Test;
 
 final class GatherTest extends FeatureTestCase
@@ -15,7 +16,7 @@ final class GatherTest extends FeatureTestCase
         $this->post('/gather', ['lines' => 'Draft the wall text for room 2 for 90 min by friday'])->assertRedirect();
         $item = $this->ines->tasks()->inbox()->sole();
 
-        self::assertSame(['Draft the wall text for room 2', 90, 90, '2026-03-13', null], [$item->title, $item->estimate, $item->minutes_left, $item->due_on, $item->importance]);
+        self::assertSame(['Draft the wall text for room 2', 90, 90, '2026-03-13', null], [$item->title, $item->estimate, $item->minutesLeft(Clock::now()), $item->due_on, $item->importance]);
         $this->get('/gather')->assertSee('Draft the wall text for room 2')->assertSee('1 h 30')->assertSee('Fri 13');
     }
 

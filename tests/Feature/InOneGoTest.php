@@ -19,11 +19,11 @@ final class InOneGoTest extends FeatureTestCase
         $this->layOut();
         self::assertSame(['Wed 11:45–12:15 Call'], $this->plan());
 
-        $call->update(['estimate' => 45, 'minutes_left' => 45]);
+        $call->update(['estimate' => 45, 'said' => 45]);
         $this->layOut();
         self::assertSame(['Wed 09:00–09:15 Call', 'Wed 11:45–12:15 Call'], $this->plan());
 
-        $call->update(['estimate' => 30, 'minutes_left' => 30, 'max_chunk' => 15]);
+        $call->update(['estimate' => 30, 'said' => 30, 'max_chunk' => 15]);
         $this->layOut();
         self::assertSame(['Wed 09:00–09:15 Call', 'Wed 11:45–12:00 Call'], $this->plan());
     }

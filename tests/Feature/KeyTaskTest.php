@@ -92,7 +92,7 @@ final class KeyTaskTest extends FeatureTestCase
     public function the_account_says_what_became_of_each_with_or_without_a_time(): void
     {
         foreach (['Texts' => '2026-03-11 15:00', 'Proofs' => null, 'Quotes' => '2026-03-12 09:00'] as $title => $done) {
-            $this->task($title)->update(['picked_on' => '2026-03-11', 'key' => true, 'minutes_left' => null, 'done_at' => $done]);
+            $this->task($title)->update(['picked_on' => '2026-03-11', 'key' => true, 'said' => null, 'done_at' => $done]);
         }
         $this->task('Not key')->update(['picked_on' => '2026-03-11', 'done_at' => Clock::now()]);
         $this->at('2026-03-11 17:00');

@@ -23,7 +23,7 @@ final class PatternTest extends FeatureTestCase
         $task->update(['due_at' => $this->utc('2026-03-18 15:00'), 'not_before' => $this->utc('2026-03-12 08:30'), 'set_at' => $this->utc('2026-03-11 10:15'), 'part' => 'morning', 'splits' => false, 'note' => 'Keys at the desk']);
         $made = $this->again($task, '2026-03-11');
 
-        foreach (['title', 'estimate', 'minutes_left', 'note', 'part', 'splits', 'min_chunk', 'max_chunk'] as $column) {
+        foreach (['title', 'estimate', 'said', 'note', 'part', 'splits', 'min_chunk', 'max_chunk'] as $column) {
             self::assertSame($task->getAttribute($column), $made->getAttribute($column), $column);
         }
         self::assertSame([$task->due_at?->timestamp, $task->not_before?->timestamp, $task->set_at?->timestamp, 'high', 'deep'], [$made->due_at?->timestamp, $made->not_before?->timestamp, $made->set_at?->timestamp, $made->importance?->word(), $made->demand->value]);

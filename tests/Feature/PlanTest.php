@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Block;
 use App\Models\BlockState;
+use App\Time\Clock;
 use Illuminate\Testing\TestResponse;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -43,7 +44,7 @@ final class PlanTest extends FeatureTestCase
     public function unweighed_and_unestimated_tasks_are_not_laid_out(): void
     {
         $this->task('Mount')->update(['importance' => null]);
-        $this->task('Bench')->update(['estimate' => null, 'minutes_left' => null]);
+        $this->task('Bench')->update(['estimate' => null, 'said' => null]);
 
         $this->post('/plan/lay-out')->assertSessionHas('status', 'There is nothing to lay out yet: weigh a task and give it an estimate.');
         self::assertSame([], $this->plan());
@@ -66,7 +67,7 @@ final class PlanTest extends FeatureTestCase
         $quotes = $this->block($this->task('Quotes', minutes: 60), '2026-03-11 09:00', '2026-03-11 10:00');
 
         $this->move($quotes, '09:00', 90);
-        self::assertSame(90, $quotes->task->refresh()->minutes_left);
+        self::assertSame(90, $quotes->task->refresh()->minutesLeft(Clock::now()));
         $this->move($quotes->refresh(), '09:00', 30);
 
         self::assertSame(['Wed 09:00–09:30 Quotes!', 'Wed 09:35–10:35 Quotes'], $this->plan());
@@ -144,7 +145,7 @@ final class PlanTest extends FeatureTestCase
         $this->post("/blocks/{$first->id}/part", ['mark' => $first->mark(), 'left' => '45 min']);
 
         self::assertSame(['Wed 09:00–10:30 Essay (part)', 'Wed 10:30–11:15 Essay'], $this->plan());
-        self::assertSame([45, 0], [$task->refresh()->minutes_left, $task->carried]);
+        self::assertSame([45, 0], [$task->refresh()->minutesLeft(Clock::now()), $task->carried]);
         $this->from('/shape')->post('/blocks/'.$this->ines->blocks()->where('state', BlockState::Planned)->value('id').'/part', ['left' => '-5'])->assertSessionHasErrors('left');
     }
 
@@ -251,7 +252,7 @@ final class PlanTest extends FeatureTestCase
         return [
             'blocks' => \DB::table('blocks')->orderBy('id')->get()->toJson(),
             'entries' => \DB::table('entries')->orderBy('id')->get()->toJson(),
-            'tasks' => \DB::table('tasks')->orderBy('id')->get(['id', 'minutes_left', 'estimate', 'carried', 'done_at', 'deleted_at'])->toJson(),
+            'tasks' => \DB::table('tasks')->orderBy('id')->get(['id', 'said', 'estimate', 'carried', 'done_at', 'deleted_at'])->toJson(),
         ];
     }
 }

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Project;
 use App\Models\Task;
+use App\Time\Clock;
 use PHPUnit\Framework\Attributes\Test;
 
 /** Projects, their order, and a task's own parts. */
@@ -73,8 +74,8 @@ final class ProjectTest extends FeatureTestCase
     {
         $project = $this->project(sequential: false);
         $this->step($project, 'Proofs', 90, 1);
-        $this->step($project, 'Index', 60, 2)->update(['estimate' => null, 'minutes_left' => null]);
-        $this->step($project, 'Answer', 30, 3)->update(['stage' => 'waiting', 'waiting_for' => 'Prue', 'minutes_left' => null]);
+        $this->step($project, 'Index', 60, 2)->update(['estimate' => null, 'said' => null]);
+        $this->step($project, 'Answer', 30, 3)->update(['stage' => 'waiting', 'waiting_for' => 'Prue', 'said' => null]);
         $this->post('/plan/lay-out');
 
         $this->get("/projects/{$project->id}")->assertOk()->assertSee('1 h 30')->assertSee('10:30')->assertSee('1 without an estimate')->assertSee('Prue')->assertSee('too little history');
@@ -97,13 +98,13 @@ final class ProjectTest extends FeatureTestCase
     {
         $task = $this->task('Hang room 3', 15);
         $this->post("/tasks/{$task->id}/subtasks", ['lines' => "Measure 20 min\n- [x] Order hooks 10 min\nHang for 1h"]);
-        self::assertSame([90, 80], [$task->refresh()->estimate, $task->minutes_left]);
+        self::assertSame([90, 80], [$task->refresh()->estimate, $task->minutesLeft(Clock::now())]);
         [$measure, , $hang] = $task->subtasks()->get()->all();
 
         $this->patch("/subtasks/{$measure->id}", ['done' => 1]);
-        self::assertSame(60, $task->refresh()->minutes_left);
+        self::assertSame(60, $task->refresh()->minutesLeft(Clock::now()));
         $this->patch("/subtasks/{$hang->id}", ['estimate' => '1 h 30']);
-        self::assertSame([120, 90], [$task->refresh()->estimate, $task->minutes_left]);
+        self::assertSame([120, 90], [$task->refresh()->estimate, $task->minutesLeft(Clock::now())]);
         $this->patch("/subtasks/{$hang->id}", ['move' => 'up']);
         self::assertSame(['Measure', 'Hang', 'Order hooks'], $task->subtasks()->pluck('title')->all());
         $this->patch("/subtasks/{$hang->id}", ['estimate' => 'long'])->assertSessionHasErrors('estimate');

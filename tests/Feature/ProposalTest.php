@@ -119,7 +119,7 @@ final class ProposalTest extends FeatureTestCase
     public function a_key_task_that_is_done_stays_one_of_the_three_when_the_day_is_proposed_again(): void
     {
         $done = $this->task('Done', 30);
-        $done->update(['picked_on' => '2026-03-11', 'key' => true, 'done_at' => $this->utc('2026-03-11 08:30'), 'minutes_left' => 0]);
+        $done->update(['picked_on' => '2026-03-11', 'key' => true, 'done_at' => $this->utc('2026-03-11 08:30')]);
         $ids = array_map(fn (int $i): int => $this->task("Report {$i}", 30)->id, range(1, 4));
         self::assertSame(2, preg_match_all('/name="keys\[\]" value="\d+" checked/', (string) $this->get('/shape?propose=1')->getContent()));
 

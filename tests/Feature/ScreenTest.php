@@ -125,7 +125,7 @@ final class ScreenTest extends FeatureTestCase
         $this->task('Soon', dueOn: '2026-03-13');
         $this->task('Carried')->update(['carried' => 2]);
         $this->block($this->task('On the day'), '2026-03-11 10:00', '2026-03-11 11:00');
-        $this->task('Without estimate')->update(['estimate' => null, 'minutes_left' => null]);
+        $this->task('Without estimate')->update(['estimate' => null, 'said' => null]);
         $bank = $this->bank();
 
         self::assertSame(

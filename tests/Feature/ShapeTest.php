@@ -95,7 +95,7 @@ final class ShapeTest extends FeatureTestCase
     {
         $this->task('One');
         $this->post('/plan/lay-out');
-        $this->task('In the bank')->update(['estimate' => null, 'minutes_left' => null]);
+        $this->task('In the bank')->update(['estimate' => null, 'said' => null]);
         $pages = ['/shape', '/gather', '/work', '/close', '/weigh', '/weigh/list', '/meetings', '/views/cannot-wait', '/projects', '/search?q=zzzz', '/settings', '/pulse'];
         $count = function () use ($pages): array {
             $this->artisan('nekto:minute'); // as in use: the worker has looked after the plan

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Time\Clock;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
@@ -18,13 +19,13 @@ final class TaskTest extends FeatureTestCase
 
         $this->patch("/tasks/{$task->id}", [
             'title' => 'Courier quotes', 'note' => 'three crates', 'area_id' => $this->ines->areas()->latest('id')->value('id'), 'importance' => '4',
-            'estimate' => '1 h 30', 'minutes_left' => '45 min', 'due_date' => '2026-03-20', 'due_time' => '15:30', 'due_hard' => '1', 'demand' => 'deep',
+            'estimate' => '1 h 30', 'left' => '45 min', 'due_date' => '2026-03-20', 'due_time' => '15:30', 'due_hard' => '1', 'demand' => 'deep',
             'push' => '-1', 'not_before' => '2026-03-12', 'min_chunk' => '30', 'max_chunk' => '1 h', 'back' => url('/weigh'),
         ])->assertRedirect('/weigh');
         $task->refresh();
 
         self::assertSame(['Courier quotes', 'three crates', Importance::Vital, 90, 45, null, '2026-03-20 15:30:00', true, 'deep', -1, '2026-03-12 00:00:00', 30, 60], [
-            $task->title, $task->note, $task->importance, $task->estimate, $task->minutes_left, $task->due_on, $task->due_at?->toDateTimeString(),
+            $task->title, $task->note, $task->importance, $task->estimate, $task->minutesLeft(Clock::now()), $task->due_on, $task->due_at?->toDateTimeString(),
             $task->due_hard, $task->demand->value, $task->push->value, $task->not_before?->toDateTimeString(), $task->min_chunk, $task->max_chunk,
         ]);
     }
@@ -33,11 +34,11 @@ final class TaskTest extends FeatureTestCase
     public function what_is_left_follows_the_estimate(): void
     {
         $task = $this->task('Quotes', minutes: 60);
-        $task->update(['minutes_left' => 40]);
+        $task->update(['said' => 40]);
 
-        $this->patch("/tasks/{$task->id}", ['estimate' => '90', 'minutes_left' => '40 min']);
+        $this->patch("/tasks/{$task->id}", ['estimate' => '90', 'left' => '40 min']);
 
-        self::assertSame([90, 70], [$task->refresh()->estimate, $task->minutes_left]);
+        self::assertSame([90, 70], [$task->refresh()->estimate, $task->minutesLeft(Clock::now())]);
     }
 
     #[Test]

@@ -35,7 +35,7 @@ final class TwoProcessesTest extends TestCase
         self::assertSame([0, 0, 0], $states);
         self::assertSame(1, $this->number('select count(*) from plan_revisions'));
         self::assertSame(1, $this->number("select carried from tasks where short = 'Wall texts, room 3'"));
-        self::assertSame(90, $this->number("select sum(round((julianday(ends_at) - julianday(starts_at)) * 1440)) from blocks b join tasks t on t.id = b.task_id where short = 'Wall texts, room 3' and state = 'planned'"));
+        self::assertSame(5, $this->number("select sum(round((julianday(ends_at) - julianday(starts_at)) * 1440)) from blocks b join tasks t on t.id = b.task_id where short = 'Wall texts, room 3' and state = 'planned'"));
     }
 
     #[Test]

@@ -194,7 +194,7 @@ final class ViewTest extends FeatureTestCase
         $this->task('Late', 30, dueOn: '2026-03-10');
         $this->task('Mail', 10)->update(['picked_on' => '2026-03-11']);
         $this->task('Walk', 60, Importance::Low)->update(['part' => 'evening']);
-        $this->only('New', ['stage' => TaskStage::Inbox, 'importance' => null, 'estimate' => null, 'minutes_left' => null]);
+        $this->only('New', ['stage' => TaskStage::Inbox, 'importance' => null, 'estimate' => null, 'said' => null]);
         $this->only('Answer', ['stage' => TaskStage::Waiting, 'waiting_for' => 'Ana', 'waiting_since' => '2026-03-10']);
         $this->only('Podcast', ['stage' => TaskStage::Someday]);
         $this->only('Old', ['done_at' => Clock::now()]);

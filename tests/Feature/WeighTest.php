@@ -21,7 +21,7 @@ final class WeighTest extends FeatureTestCase
 
         $this->post("/weigh/{$item->id}", ['answer' => 'do_now', 'importance' => 3, 'due_date' => '2026-03-18', 'estimate' => '30', 'project' => 'Object list'])->assertRedirect('/weigh');
         self::assertSame(['high', '2026-03-18', 30, 30, '2026-03-11', 'Object list'], [
-            $item->refresh()->importance?->word(), $item->due_on, $item->estimate, $item->minutes_left, $item->picked_on, $item->project()->value('name'),
+            $item->refresh()->importance?->word(), $item->due_on, $item->estimate, $item->minutesLeft(Clock::now()), $item->picked_on, $item->project()->value('name'),
         ]);
         $this->post('/plan/undo');
         self::assertNull($item->refresh()->importance);
@@ -151,7 +151,7 @@ final class WeighTest extends FeatureTestCase
     private function unweighed(string $title): Task
     {
         $task = $this->task($title);
-        $task->update(['importance' => null, 'estimate' => null, 'minutes_left' => null]);
+        $task->update(['importance' => null, 'estimate' => null, 'said' => null]);
 
         return $task;
     }
@@ -159,7 +159,7 @@ final class WeighTest extends FeatureTestCase
     private function finished(string $title, int $estimate, int $actual): void
     {
         $task = $this->task($title, $estimate);
-        $task->update(['done_at' => Clock::now()->subDay(), 'minutes_left' => 0]);
+        $task->update(['done_at' => Clock::now()->subDay()]);
         $this->ines->entries()->create(['task_id' => $task->id, 'starts_at' => Clock::now()->subDay()->subMinutes($actual), 'ends_at' => Clock::now()->subDay()]);
     }
 }

@@ -68,7 +68,7 @@ final class WorkTest extends FeatureTestCase
         $this->post("/work/blocks/{$block->id}/more", ['minutes' => 15])->assertSessionHas('status', fn (mixed $said): bool => is_string($said) && str_contains($said, 'More time'));
 
         self::assertSame(['Wed 09:00–10:15 Wall texts', 'Wed 10:15–10:45 Quotes'], $this->plan());
-        self::assertSame(75, $texts->refresh()->estimate);
+        self::assertSame([60, 60], [$texts->refresh()->estimate, $texts->said], 'nobody said that there is more to do');
         $this->post('/plan/undo');
         self::assertSame(['Wed 09:00–10:00 Wall texts', 'Wed 10:00–10:30 Quotes'], $this->plan());
         $this->post("/work/blocks/{$block->id}/more", ['minutes' => 9000])->assertSessionHasErrors('minutes');

@@ -25,6 +25,6 @@ final readonly class DayListController
             abort(404);
         }
 
-        return view('screens.day-list', ['day' => $day, 'list' => DayList::of($user, $day, new Picks($user, Moments::today($user, Clock::now())))]);
+        return view('screens.day-list', ['day' => $day, 'list' => DayList::of($user, $day, new Picks($user, Moments::today($user, Clock::now())), Clock::now())]);
     }
 }

@@ -19,7 +19,7 @@ use Nekto\Core\Task\Importance;
 /** A task's form, whole or a part of it: what is not sent stays as it is. */
 final class TaskRequest extends FormRequest
 {
-    private const DURATIONS = ['estimate', 'minutes_left', 'min_chunk', 'max_chunk'];
+    private const DURATIONS = ['estimate', 'left', 'min_chunk', 'max_chunk'];
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -37,7 +37,7 @@ final class TaskRequest extends FormRequest
             'push' => ['sometimes', 'required', Rule::enum(Push::class)],
             'demand' => ['sometimes', 'required', Rule::enum(Demand::class)],
             'estimate' => ['sometimes', 'nullable', 'string', 'max:40', $duration],
-            'minutes_left' => ['sometimes', 'nullable', 'string', 'max:40', $duration],
+            'left' => ['sometimes', 'nullable', 'string', 'max:40', $duration],
             'min_chunk' => ['sometimes', 'required', 'string', 'max:40', $duration],
             'max_chunk' => ['sometimes', 'required', 'string', 'max:40', $duration],
             'due_date' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'before:2200-01-01'],
@@ -104,8 +104,8 @@ final class TaskRequest extends FormRequest
                 $columns[$name] = is_int($read) ? $read : null;
             }
         }
-        if (array_key_exists('minutes_left', $columns) && $columns['minutes_left'] === $this->task()->minutes_left) {
-            unset($columns['minutes_left']); // not said anew: it follows the estimate
+        if (array_key_exists('left', $columns) && $columns['left'] === $this->task()->left(Clock::now())?->minutes()) {
+            unset($columns['left']); // not said anew: it follows the estimate
         }
         foreach (['due_hard', 'splits'] as $name) {
             $this->has($name) && $columns[$name] = $this->boolean($name);

@@ -10,12 +10,12 @@ use App\Models\Entry;
 use App\Models\Occurrence;
 use App\Models\Task;
 use App\Models\User;
+use App\Models\Worked;
 use App\Rows\Desk;
 use App\Rows\PastRatios;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Screens\Frame\Ribbon;
-use App\Screens\Work\WorkScreen;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -97,8 +97,8 @@ final readonly class CloseScreen
         $rows = [];
         foreach ($tasks as $task) {
             $own = $blocks->where('task_id', $task->id);
-            $planned = self::planned($task, $own);
-            $actual = WorkScreen::minutes($entries->where('task_id', $task->id), $now);
+            $planned = self::planned($task, $own, $now);
+            $actual = Worked::minutes($entries->where('task_id', $task->id), $now);
             $rows[] = new DayRow($task, $task->area, $planned, $actual, match (true) {
                 $task->done_at !== null => DayState::Done,
                 $planned === 0 => DayState::NotPlanned,
@@ -117,7 +117,7 @@ final readonly class CloseScreen
      *
      * @param  Collection<int, Block>  $own
      */
-    private static function planned(Task $task, Collection $own): int
+    private static function planned(Task $task, Collection $own, CarbonImmutable $now): int
     {
         $length = static fn (Block $block): int => RowMapper::time($block)->length();
         $stood = $own->reject(static fn (Block $block): bool => $block->state === BlockState::Passed);
@@ -126,7 +126,7 @@ final readonly class CloseScreen
         }
         $whole = (int) $own->sum($length);
 
-        return $task->done_at === null && $task->minutes_left !== null ? min($whole, max($task->minutes_left, (int) $own->max($length))) : $whole;
+        return $task->done_at === null && $task->said !== null ? min($whole, max($task->minutesToPlan($now), (int) $own->max($length))) : $whole;
     }
 
     /**

@@ -10,6 +10,7 @@ use App\Models\Project;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
+use App\Models\Worked;
 use App\Rows\RowMapper;
 use App\Time\Clock;
 use App\Time\Moments;
@@ -24,7 +25,7 @@ final readonly class ProjectScreen
     public function all(User $user): array
     {
         $counts = DB::table('tasks')->where('user_id', $user->id)->whereNull('deleted_at')->whereNotNull('project_id')->groupBy('project_id')
-            ->select('project_id', DB::raw('sum(done_at is null) as open'), DB::raw('sum(done_at is not null) as done'), DB::raw('sum(case when done_at is null then coalesce(minutes_left, 0) else 0 end) as minutes'))->get()->keyBy('project_id');
+            ->select('project_id', DB::raw('sum(done_at is null) as open'), DB::raw('sum(done_at is not null) as done'), DB::raw('sum(case when done_at is null then coalesce('.Worked::left(Clock::now()).', 0) else 0 end) as minutes'))->get()->keyBy('project_id');
         $ends = DB::table('blocks')->join('tasks', 'tasks.id', 'blocks.task_id')->where('blocks.user_id', $user->id)->where('blocks.state', BlockState::Planned->value)
             ->whereNotNull('project_id')->groupBy('project_id')->select('project_id', DB::raw('max(blocks.ends_at) as last'))->pluck('last', 'project_id');
         $all = [];
@@ -38,12 +39,12 @@ final readonly class ProjectScreen
 
     public function of(User $user, Project $project): ProjectPage
     {
-        $tasks = $project->tasks()->with(['area', 'contexts', 'repeat', 'project'])->withCount('subtasks')->orderBy('position')->get();
+        $tasks = $project->tasks()->counted(Clock::now())->with(['area', 'contexts', 'repeat', 'project'])->withCount('subtasks')->orderBy('position')->get();
         [$open, $done] = $tasks->partition(static fn (Task $task): bool => $task->done_at === null);
         $open = $open->reject(static fn (Task $task): bool => in_array($task->stage, [TaskStage::Reference, TaskStage::Someday], true));
         $last = $user->blocks()->whereIn('task_id', $open->modelKeys())->where('state', BlockState::Planned)->orderByDesc('ends_at')->first();
         $planned = $user->blocks()->whereIn('task_id', $open->modelKeys())->where('state', BlockState::Planned)->get()->sum(static fn (Block $block): int => RowMapper::time($block)->length());
-        $minutes = (int) $open->sum('minutes_left');
+        $minutes = (int) $open->sum(static fn (Task $task): int => $task->minutesLeft(Clock::now()));
 
         return new ProjectPage(
             project: $project,

@@ -12,6 +12,7 @@ use App\Rows\Blocks;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Time\Zones;
+use Carbon\CarbonImmutable;
 use Nekto\Core\Time\LocalDay;
 
 /** A day without times: what is picked or laid out for it, by part of the day. */
@@ -26,7 +27,7 @@ final readonly class DayList
      */
     private function __construct(public array $parts, public int $minutes, public int $done) {}
 
-    public static function of(User $user, LocalDay $day, Picks $picks): self
+    public static function of(User $user, LocalDay $day, Picks $picks, CarbonImmutable $now): self
     {
         $zone = Zones::named($user->zone);
         $span = $zone->day($day);
@@ -41,9 +42,9 @@ final readonly class DayList
             $minutes += $length;
             $done += $first->task->done_at === null ? 0 : $length;
         }
-        foreach ($picks->of($user->tasks()->with(['area', 'project'])->getQuery(), $day)->whereNotIn('id', $blocks->pluck('task_id'))->orderBy('id')->get() as $task) {
-            $parts[$task->part ?? 'any time'][] = ['task' => $task, 'minutes' => (int) ($task->minutes_left ?? 0), 'from' => null, 'done' => $task->done_at !== null, 'key' => $task->key];
-            $minutes += (int) $task->minutes_left;
+        foreach ($picks->of($user->tasks()->counted($now)->with(['area', 'project'])->getQuery(), $day)->whereNotIn('id', $blocks->pluck('task_id'))->orderBy('id')->get() as $task) {
+            $parts[$task->part ?? 'any time'][] = ['task' => $task, 'minutes' => $task->minutesToPlan($now), 'from' => null, 'done' => $task->done_at !== null, 'key' => $task->key];
+            $minutes += $task->minutesToPlan($now);
         }
 
         return new self(array_filter($parts), $minutes, $done);

@@ -67,7 +67,7 @@ final readonly class Gauge
             ? DayLoad::of(IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), 0)
             : $time->load($main->id, $day, $anchored);
         $waiting = $untimed->filter(static fn (Task $task): bool => $task->hoursSet() === $main?->id);
-        $planned = self::minutes($mine) + (int) $waiting->sum(static fn (Task $task): int => Picks::share((int) $task->minutes_left));
+        $planned = self::minutes($mine) + (int) $waiting->sum(static fn (Task $task): int => Picks::share($task->minutesToPlan($now)));
         $scale = min(self::SCALE, self::HEIGHT / max(60, $load->open, $planned));
         $pieces = self::stack($mine, $candidates, $time, $day, $now, $load->loadLine, $scale, 100 / max(60, $load->open, $planned), $waiting);
 
@@ -187,7 +187,7 @@ final readonly class Gauge
             $sum += $length;
         }
         foreach ($untimed as $task) {
-            $length = Picks::share((int) $task->minutes_left);
+            $length = Picks::share($task->minutesToPlan($now));
             $pieces[] = new GaugePiece(
                 id: null, task: $task->id, label: $task->shortTitle(), minutes: $length, bottom: round($sum * $scale, 1), height: round($length * $scale, 1),
                 hue: $task->area->hue, deep: $task->demand === Demand::Deep, state: 'untimed', spent: 0, over: $sum + $length > $line,

@@ -47,7 +47,7 @@ final readonly class Overfull
             $movable[] = self::candidate((int) $id, $minutes($some), $some->first()?->task->demand === Demand::Deep, $candidates[$id] ?? null, $end);
         }
         foreach ($untimed->filter(static fn (Task $task): bool => $task->hoursSet() === $time->sets->first()?->id) as $task) {
-            $movable[] = self::candidate($task->id, Picks::share((int) $task->minutes_left), $task->demand === Demand::Deep, $candidates[$task->id] ?? null, $end);
+            $movable[] = self::candidate($task->id, Picks::share($task->minutesToPlan($now)), $task->demand === Demand::Deep, $candidates[$task->id] ?? null, $end);
         }
         $overfull = OverfullDay::of(
             $movable,

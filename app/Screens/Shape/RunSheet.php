@@ -262,7 +262,7 @@ final readonly class RunSheet
         $shown = $interval->intersection($span) ?? $interval;
         $height = round($shown->length() * self::SCALE, 1);
         $candidate = $candidates[$block->task_id] ?? null;
-        $left = (int) $block->task->minutes_left;
+        $left = $block->task->minutesLeft($now);
         $begun = $block->state === BlockState::Planned && RowMapper::time($block)->contains(Moments::minute($now));
 
         return new SheetBlock(

@@ -37,7 +37,7 @@ final readonly class ShapeScreen
         $candidates = $this->desk->open()->weighed();
         $chosen = $blocks->firstWhere('id', $ask->block);
         $picks = new Picks($user, $today);
-        $untimed = $picks->withoutTime($day, $blocks);
+        $untimed = $picks->withoutTime($day, $blocks, $now);
         $gauge = Gauge::of($time, $day, $blocks, $candidates, $now, $chosen, $untimed);
         $overfull = Overfull::of($time, $day, $blocks, $untimed, $candidates, $gauge, $now);
         $entries = $this->entries($user, $span->start, $span->end);

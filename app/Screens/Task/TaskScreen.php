@@ -6,7 +6,9 @@ namespace App\Screens\Task;
 
 use App\Models\Task;
 use App\Models\User;
+use App\Models\Worked;
 use App\Rows\PastRatios;
+use App\Time\Clock;
 use App\Wording\History;
 use Nekto\Core\Estimate\Correction;
 
@@ -22,7 +24,7 @@ final readonly class TaskScreen
     {
         $task->load(['area', 'project.sections', 'subtasks', 'contexts', 'links', 'attachments', 'repeat']);
         $correction = Correction::of($this->past->pairs($user), (string) $task->area_id, $task->demand, $task->estimate ?? 30);
-        $spent = (int) $user->entries()->where('task_id', $task->id)->whereNotNull('ends_at')->selectRaw("sum(strftime('%s', ends_at) - strftime('%s', starts_at)) / 60 as spent")->value('spent');
+        $spent = (int) $user->entries()->where('task_id', $task->id)->where('break', false)->selectRaw(Worked::sum(Clock::now()).' as spent')->value('spent');
 
         return new TaskPage(
             task: $task,

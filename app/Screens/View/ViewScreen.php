@@ -23,7 +23,7 @@ final readonly class ViewScreen
     public function of(User $user, Question $question, CarbonImmutable $now, bool $all): ViewPage
     {
         $conditions = new Conditions($user, $user->local($now)->format('Y-m-d'), $now->utc()->format('Y-m-d H:i:s'));
-        $query = $user->tasks()->getQuery()->with(['area', 'project', 'contexts', 'repeat'])->withCount('subtasks');
+        $query = $user->tasks()->counted($now)->getQuery()->with(['area', 'project', 'contexts', 'repeat'])->withCount('subtasks');
         $conditions->apply($query, $question);
         $choices = $conditions->choices();
         $contradicts = $question->contradicts();
@@ -38,7 +38,7 @@ final readonly class ViewScreen
             contradicts: $contradicts,
             count: count($sorted),
             shown: count($shown),
-            minutes: (int) $tasks->sum('minutes_left'),
+            minutes: (int) $tasks->sum(static fn (Task $task): int => $task->minutesLeft($now)),
             groups: $shown->groupBy(static fn (Task $task): string => self::group($task, $question->group, $user, $now)),
             candidates: $known,
             choices: $choices,

@@ -6,6 +6,7 @@ namespace App\Screens\Weigh;
 
 use App\Models\Task;
 use App\Models\User;
+use App\Models\Worked;
 use App\Rows\Candidate;
 use App\Rows\Candidates;
 use App\Rows\Desk;
@@ -117,8 +118,8 @@ final readonly class WeighScreen
         }
         $match = implode(' OR ', array_map(static fn (string $word): string => "\"{$word}\"", $words));
         $rows = DB::select(
-            "select t.title, sum(strftime('%s', e.ends_at) - strftime('%s', e.starts_at)) / 60 as minutes from search s join tasks t on t.id = s.rowid / 4 join entries e on e.task_id = t.id and e.ends_at is not null
-             where s.search match ? and s.user_id = ? and s.kind = 'tasks' and t.done_at is not null and t.deleted_at is null and t.id <> ? group by t.id having minutes > 0 order by s.rank limit 5",
+            'select t.title, '.Worked::sum($this->desk->now).' as minutes from search s join tasks t on t.id = s.rowid / 4 join entries on entries.task_id = t.id and entries.break = 0 and entries.ends_at is not null
+             where s.search match ? and s.user_id = ? and s.kind = \'tasks\' and t.done_at is not null and t.deleted_at is null and t.id <> ? group by t.id having minutes > 0 order by s.rank limit 5',
             ['title : ('.$match.')', $user->id, $task->id],
         );
         foreach ($rows as $row) {

@@ -9,6 +9,7 @@ use App\Models\BlockState;
 use App\Models\Entry;
 use App\Models\Occurrence;
 use App\Models\User;
+use App\Models\Worked;
 use App\Rows\Desk;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
@@ -60,7 +61,7 @@ final readonly class WorkScreen
             likelyEnd: $forgotten === null ? null : RunningClock::likelyEnd($user, $forgotten, $own),
             turn: $forgotten === null ? $this->turn($user, $entries, $running, $now) : null,
             nextMeeting: $meetings->first(static fn (Occurrence $one): bool => $one->starts_at > $now),
-            spent: $task === null ? 0 : self::minutes($entries->where('task_id', $task->id), $now),
+            spent: $task === null ? 0 : Worked::minutes($entries->where('task_id', $task->id), $now),
             entries: $entries,
             next: $this->next($blocks, $meetings, $current, $now),
             rows: $this->rows($blocks, $entries, $now),
@@ -126,7 +127,7 @@ final readonly class WorkScreen
     {
         $rows = [];
         foreach ($blocks->groupBy('task_id') as $id => $some) {
-            $spent = self::minutes($entries->where('task_id', $id), $now);
+            $spent = Worked::minutes($entries->where('task_id', $id), $now);
             $stood = $some->reject(static fn (Block $block): bool => $block->state === BlockState::Passed); // what was placed again that day counts once
             $rows[] = [
                 'title' => $some[0]->task->title ?? '', 'planned' => (int) ($stood->isEmpty() ? $some : $stood)->sum(static fn (Block $block): int => RowMapper::time($block)->length()), 'actual' => $spent > 0 ? $spent : null,
@@ -135,16 +136,5 @@ final readonly class WorkScreen
         }
 
         return $rows;
-    }
-
-    /** @param  iterable<Entry>  $entries */
-    public static function minutes(iterable $entries, CarbonImmutable $now): int
-    {
-        $minutes = 0;
-        foreach ($entries as $entry) {
-            $minutes += $entry->break ? 0 : max(0, (int) $entry->starts_at->diffInMinutes($entry->ends_at ?? $now));
-        }
-
-        return $minutes;
     }
 }

@@ -31,7 +31,7 @@
                 <div class="form-row wide"><label for="note">Note, in Markdown</label><textarea class="field" id="note" name="note" rows="4" maxlength="20000" @error('note') aria-invalid="true" @enderror>{{ old('note', $task->note) }}</textarea></div>
             </div>
             @if ($task->note)<x-markdown :text="$task->note" />@endif
-            <details class="more" @if ($errors->hasAny(['due_time', 'minutes_left', 'min_chunk', 'max_chunk', 'not_before', 'not_before_time', 'picked_on', 'ask_on'])) open @endif>
+            <details class="more" @if ($errors->hasAny(['due_time', 'left', 'min_chunk', 'max_chunk', 'not_before', 'not_before_time', 'picked_on', 'ask_on'])) open @endif>
                 <summary>The rest of it</summary>
                 <div class="form-grid">
                     <div class="form-row"><label for="area_id">Area</label>
@@ -44,7 +44,7 @@
                     <x-field name="due_time" label="Due time" type="time" :value="$local?->format('H:i')" hint="only if it is due at a time" />
                     <div class="form-row"><span class="label">A late day</span>
                         <label class="check"><input type="hidden" name="due_hard" value="0"><input type="checkbox" name="due_hard" value="1" @checked(old('due_hard', $task->due_hard))> counts ten times (hard)</label></div>
-                    <x-field name="minutes_left" label="Left" :value="$task->minutes_left ? Times::duration($task->minutes_left) : ''" hint="of the estimate" />
+                    <x-field name="left" label="Left" :value="$task->done_at === null && $task->said ? Times::duration($task->minutesLeft(App\Time\Clock::now())) : ''" hint="now" />
                     <div class="form-row"><label for="demand">Demand</label>
                         <select class="field" id="demand" name="demand">@foreach (Nekto\Core\Task\Demand::cases() as $case)<option value="{{ $case->value }}" @selected(old('demand', $task->demand->value) === $case->value)>{{ $case->value }}</option>@endforeach</select></div>
                     <div class="form-row"><label for="push">Push</label>
