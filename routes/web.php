@@ -146,6 +146,7 @@ Route::middleware(['auth', 'mend'])->group(function (): void {
     Route::post('/work/blocks/{block}/more', [WorkController::class, 'more'])->name('work.more');
     Route::post('/work/blocks/{block}/blocked', [WorkController::class, 'blocked'])->name('work.blocked');
     Route::post('/work/forgotten', [WorkController::class, 'settle'])->name('work.settle');
+    Route::post('/work/entries/{entry}/went-on', [WorkController::class, 'wentOn'])->name('entries.went-on');
     Route::post('/work/entries', [WorkController::class, 'store'])->name('entries.store');
     Route::patch('/work/entries/{entry}', [WorkController::class, 'update'])->name('entries.update');
     Route::delete('/work/entries/{entry}', [WorkController::class, 'destroy'])->name('entries.destroy');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Clock;
 
+use App\Edits\StopClock;
 use App\Edits\TaskDoor;
 use App\Edits\Unchanged;
 use App\Models\Block;
@@ -38,18 +39,16 @@ final readonly class Timer
         if (self::isOn($user, $task)) {
             return null;
         }
-        $begin = function () use ($user, $task, $block, $now): void {
+        $begin = static function () use ($user, $task, $block, $now): void {
             if (self::isOn($user, $task)) { // another window was first
                 return;
             }
-            $this->pause($user, $now);
+            StopClock::of($user, $now);
             $user->entries()->create(['task_id' => $task->id, 'block_id' => $block?->id, 'starts_at' => $now]);
         };
         $end = $block === null ? null : $this->endIfBegunNow($user, $block, $now);
         if ($block === null || $end === null) {
-            DB::transaction($begin);
-
-            return null;
+            return $this->switch($user, $now, RevisionCause::Minutes, $begin);
         }
 
         return ($this->replan)($user, $now, RevisionCause::Begun, first: static function () use ($block, $begin, $end, $now): void {
@@ -83,23 +82,37 @@ final readonly class Timer
         return $end > $now->addMinutes(5) ? $end : null;
     }
 
-    public function rest(User $user, CarbonImmutable $now): void
+    public function rest(User $user, CarbonImmutable $now): ?PlanRevision
     {
-        DB::transaction(function () use ($user, $now): void {
+        return $this->switch($user, $now, RevisionCause::Minutes, static function () use ($user, $now): void {
             if (RunningClock::of($user)?->break !== true) {
-                $this->pause($user, $now);
+                StopClock::of($user, $now);
                 $user->entries()->create(['starts_at' => $now, 'break' => true]);
             }
         });
     }
 
-    public function pause(User $user, CarbonImmutable $now): void
+    /** Null if nothing of the plan had to follow. */
+    public function pause(User $user, CarbonImmutable $now): ?PlanRevision
     {
-        DB::transaction(static function () use ($user, $now): void {
-            foreach ($user->entries()->whereNull('ends_at')->get() as $entry) {
-                $entry->starts_at >= $now ? $entry->delete() : $entry->update(['ends_at' => RunningClock::isForgotten($user, $entry, $now) ? RunningClock::likelyEnd($user, $entry) : $now]);
-            }
-        });
+        return $this->switch($user, $now, RevisionCause::Minutes, static fn () => StopClock::of($user, $now));
+    }
+
+    /**
+     * Changes what the clock runs for. Where more work of what stops is laid out for later, there is less of that now: the
+     * plan follows.
+     *
+     * @param  \Closure(): void  $change
+     */
+    private function switch(User $user, CarbonImmutable $now, RevisionCause $cause, \Closure $change): ?PlanRevision
+    {
+        $running = RunningClock::of($user);
+        if ($running?->task_id !== null && $user->blocks()->planned()->where('task_id', $running->task_id)->where('starts_at', '>', $now)->exists()) {
+            return ($this->replan)($user, $now, $cause, first: $change);
+        }
+        DB::transaction($change);
+
+        return null;
     }
 
     /**
@@ -126,7 +139,7 @@ final readonly class Timer
     {
         return ($this->replan)($block->user, $now, RevisionCause::Blocked, first: function () use ($block, $by, $askOn, $now): void {
             Unchanged::ensure($block);
-            $this->pause($block->user, $now);
+            StopClock::of($block->user, $now);
             $block->starts_at < $now ? $block->update(['state' => BlockState::Part, 'ends_at' => min($now, $block->ends_at), 'put_back' => false]) : $block->delete();
             $this->door->change($block->task, ['stage' => TaskStage::Waiting, 'waiting_for' => $by, 'waiting_since' => $block->user->local($now)->format('Y-m-d'), 'ask_on' => $askOn], $now);
         });

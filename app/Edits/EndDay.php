@@ -25,8 +25,7 @@ final readonly class EndDay
         $end = Moments::moment(Zones::named($user->zone)->day($today)->end);
 
         return ($this->replan)($user, $now, RevisionCause::Ended, first: function () use ($user, $now, $today, $end): void {
-            $user->entries()->whereNull('ends_at')->where('starts_at', '<', $now)->update(['ends_at' => $now]);
-            $user->entries()->whereNull('ends_at')->delete(); // begun this very minute
+            StopClock::of($user, $now);
             $user->blocks()->planned()->where('starts_at', $now)->delete();
             $user->blocks()->planned()->where('starts_at', '<', $now)->where('ends_at', '>', $now)->update(['state' => BlockState::Part, 'ends_at' => $now, 'put_back' => false]);
             $user->blocks()->planned()->where('starts_at', '>=', $now)->where('starts_at', '<', $end)->update(['anchored' => false, 'put_back' => false]);

@@ -32,6 +32,9 @@ final readonly class TaskDoor
             ...self::stage($task, $columns, $now),
             ...(array_key_exists('picked_on', $columns) && $columns['picked_on'] === null ? ['key' => false] : []), // only a pick can be a key task
         ]);
+        if ($task->wasChanged(['done_at', 'stage']) && ($task->done_at !== null || $task->stage !== TaskStage::Open)) {
+            StopClock::of($task->user, $now, $task);
+        }
         $task->recount();
 
         return $this->setTime->follow($task, $now);

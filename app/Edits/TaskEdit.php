@@ -82,8 +82,9 @@ final readonly class TaskEdit
     /** @param  Collection<int, Task>  $tasks */
     public function letGo(User $user, Collection $tasks, CarbonImmutable $now, RevisionCause $cause = RevisionCause::Changed): ?PlanRevision
     {
-        return $this->replan->after($user, $now, static function () use ($tasks): void {
+        return $this->replan->after($user, $now, static function () use ($user, $tasks, $now): void {
             foreach ($tasks as $task) {
+                StopClock::of($user, $now, $task);
                 $task->delete();
             }
         }, $cause);

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property CarbonImmutable $starts_at UTC
  * @property CarbonImmutable|null $ends_at UTC; null while it goes on
  * @property bool $break a rest, not work
+ * @property string|null $stopped_by the meeting that stopped it, until somebody says whether the work went on
  */
 final class Entry extends Model
 {
@@ -24,9 +25,9 @@ final class Entry extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['task_id', 'block_id', 'starts_at', 'ends_at', 'break'];
+    protected $fillable = ['task_id', 'block_id', 'starts_at', 'ends_at', 'break', 'stopped_by'];
 
-    protected $attributes = ['task_id' => null, 'block_id' => null, 'ends_at' => null, 'break' => false];
+    protected $attributes = ['task_id' => null, 'block_id' => null, 'ends_at' => null, 'break' => false, 'stopped_by' => null];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -27,9 +27,10 @@ final readonly class Overrun
             return;
         }
         $soon = $now->addMinutes(2 * self::MORE);
-        $meeting = self::moment($user->occurrences()->interrupting()->where('starts_at', '<', $soon)->where('ends_at', '>', $block->ends_at)->min('starts_at'));
-        if ($meeting !== null && $meeting <= $now) { // nobody works on under it
-            $user->entries()->whereNull('ends_at')->where('block_id', $block->id)->update(['ends_at' => max($block->ends_at, $meeting)]);
+        $next = $user->occurrences()->interrupting()->where('starts_at', '<', $soon)->where('ends_at', '>', $block->ends_at)->orderBy('starts_at')->first();
+        $meeting = $next?->starts_at;
+        if ($next !== null && $meeting <= $now) { // few work on under it: whether somebody did is asked afterwards
+            $user->entries()->whereNull('ends_at')->where('block_id', $block->id)->update(['ends_at' => max($block->ends_at, $meeting), 'stopped_by' => mb_substr($next->summary, 0, 200)]);
 
             return;
         }

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Rows;
 
+use App\Models\Task;
 use App\Models\User;
 use App\Models\Worked;
 use App\Time\Clock;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Estimate\Correction;
 use Nekto\Core\Estimate\Pair;
+use Nekto\Core\Estimate\Remaining;
 use Nekto\Core\Prospect\Ratios;
 use Nekto\Core\Task\Demand;
 
@@ -28,6 +31,18 @@ final readonly class PastRatios
             ->get(['area_id', 'demand', DB::raw('coalesce(estimate_begun, estimate) as estimate'), DB::raw(Worked::sum(Clock::now()).' as actual')])
             ->filter(static fn (\stdClass $row): bool => (int) $row->actual > 0)
             ->map(static fn (\stdClass $row): Pair => new Pair((string) $row->area_id, Demand::from($row->demand), (int) $row->estimate, (int) $row->actual))->all());
+    }
+
+    /** What may remain of a task that is past its estimate; null where it is not. */
+    public function remaining(User $user, Task $task, CarbonImmutable $now): ?Remaining
+    {
+        $left = $task->done_at === null ? $task->left($now) : null;
+        if ($left === null || ! $left->isPast() || $left->worked === 0) {
+            return null;
+        }
+        $worked = (int) $user->entries()->where('task_id', $task->id)->where('break', false)->selectRaw(Worked::sum($now).' as minutes')->value('minutes');
+
+        return Remaining::guess($this->pairs($user), (string) $task->area_id, $task->demand, $left->said + $worked - $left->worked, $worked);
     }
 
     /** Null with too little history to tell. */

@@ -32,8 +32,8 @@ final readonly class CloseController
         $day = $this->day($user, $request->string('date')->toString());
         $now = Clock::now();
         $closes = $request->boolean('close');
-        DB::transaction(static function () use ($user, $timer, $request, $day, $now, $closes): void {
-            $closes && $timer->pause($user, $now);
+        $closes && $timer->pause($user, $now);
+        DB::transaction(static function () use ($user, $request, $day, $now, $closes): void {
             $own = $user->closedDays()->firstOrNew(['date' => $day->asString()]);
             $own->fill($request->columns());
             $own->closed_at = $closes ? $now : $own->closed_at;

@@ -9,14 +9,16 @@ use App\Http\Requests\BlockedRequest;
 use App\Http\Requests\BlockRequest;
 use App\Http\Requests\EntryRequest;
 use App\Http\Requests\ForgottenRequest;
+use App\Http\Requests\WentOnRequest;
 use App\Models\Block;
 use App\Models\Entry;
+use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\Replan;
 use App\Screens\Work\WorkScreen;
 use App\Time\Clock;
-use App\Undo\Journal;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -26,7 +28,7 @@ use Illuminate\Http\Request;
 /** Working through the day: the clock, more time, what is in the way, minutes put right afterwards. */
 final readonly class WorkController
 {
-    public function __construct(private Timer $timer, private Said $said, private Journal $journal) {}
+    public function __construct(private Timer $timer, private Said $said, private Replan $replan) {}
 
     public function show(Request $request, #[CurrentUser] User $user, WorkScreen $screen): View
     {
@@ -37,23 +39,24 @@ final readonly class WorkController
     {
         $block = $request->filled('block') ? $user->blocks()->where('task_id', $task->id)->find($request->integer('block')) : null;
         $revision = $this->timer->start($user, $task, $block, Clock::now());
-        $words = __('work.started', ['title' => $task->title]);
 
-        return redirect('/work')->with($revision === null ? ['status' => $words] : $this->said->about($revision, $words));
+        return redirect('/work')->with($this->switched($revision, __('work.started', ['title' => $task->title])));
+    }
+
+    /** @return array<string, mixed> for the next page */
+    private function switched(?PlanRevision $revision, string $words): array
+    {
+        return $revision === null ? ['status' => $words] : $this->said->about($revision, $words);
     }
 
     public function pause(#[CurrentUser] User $user): RedirectResponse
     {
-        $this->timer->pause($user, Clock::now());
-
-        return back()->with('status', __('work.paused'));
+        return back()->with($this->switched($this->timer->pause($user, Clock::now()), __('work.paused')));
     }
 
     public function rest(#[CurrentUser] User $user): RedirectResponse
     {
-        $this->timer->rest($user, Clock::now());
-
-        return back()->with('status', __('work.resting'));
+        return back()->with($this->switched($this->timer->rest($user, Clock::now()), __('work.resting')));
     }
 
     public function more(BlockRequest $request, Block $block): RedirectResponse
@@ -90,6 +93,14 @@ final readonly class WorkController
         }, __($request->boolean('none') ? 'work.entry_gone' : 'work.entry_kept'));
     }
 
+    /** Whether the work went on when a meeting had stopped the clock: until when, or not. */
+    public function wentOn(WentOnRequest $request, Entry $entry, #[CurrentUser] User $user): RedirectResponse
+    {
+        return $this->keep($user, static function () use ($request, $entry): void {
+            $entry->update(['stopped_by' => null, ...($request->boolean('none') ? [] : ['ends_at' => $request->end()])]);
+        }, __('work.entry_kept'));
+    }
+
     /** Minutes entered or put right by hand. */
     public function store(EntryRequest $request, #[CurrentUser] User $user): RedirectResponse
     {
@@ -115,7 +126,7 @@ final readonly class WorkController
     /** @param  \Closure(): void  $change */
     private function keep(User $user, \Closure $change, string $words): RedirectResponse
     {
-        $revision = $this->journal->record($user, RevisionCause::Minutes, Clock::now(), $change);
+        $revision = $this->replan->after($user, Clock::now(), $change, RevisionCause::Minutes);
 
         return back()->with($this->said->about($revision, $words));
     }

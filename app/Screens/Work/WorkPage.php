@@ -12,12 +12,16 @@ use App\Rows\Candidate;
 use App\Screens\Page;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Nekto\Core\Estimate\Remaining;
 use Nekto\Core\Work\Turn;
 
 /** What is on, what comes next, and the day block by block. */
 final readonly class WorkPage extends Page
 {
     /**
+     * @param  Entry|null  $stopped  by a meeting, and nobody has said yet whether the work went on
+     * @param  CarbonImmutable|null  $wentOn  until when it probably did, if so
+     * @param  Remaining|null  $remaining  of the task, where it is past its estimate
      * @param  int  $spent  minutes on the task today
      * @param  Collection<int, Entry>  $entries  of today, by start
      * @param  list<Block|Occurrence>  $next
@@ -34,6 +38,9 @@ final readonly class WorkPage extends Page
         public ?Entry $forgotten,
         public ?Task $forgottenTask,
         public ?CarbonImmutable $likelyEnd,
+        public ?Entry $stopped,
+        public ?CarbonImmutable $wentOn,
+        public ?Remaining $remaining,
         public ?Turn $turn,
         public ?Occurrence $nextMeeting,
         public int $spent,

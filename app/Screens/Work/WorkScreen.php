@@ -11,6 +11,7 @@ use App\Models\Occurrence;
 use App\Models\User;
 use App\Models\Worked;
 use App\Rows\Desk;
+use App\Rows\PastRatios;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Rows\RunningClock;
@@ -26,7 +27,7 @@ use Nekto\Core\Work\Turn;
 /** What Work shows: what is on, large; what comes next; the day block by block. */
 final readonly class WorkScreen
 {
-    public function __construct(private Desk $desk) {}
+    public function __construct(private Desk $desk, private PastRatios $past) {}
 
     public function of(User $user, CarbonImmutable $now): WorkPage
     {
@@ -48,6 +49,7 @@ final readonly class WorkScreen
         $own = $running?->block_id === null ? null : $blocks->firstWhere('id', $running->block_id);
         $forgotten = $running !== null && RunningClock::isForgotten($user, $running, $now, $own) ? $running : null;
         $minute = Moments::minute($now);
+        $stopped = $entries->whereNotNull('stopped_by')->last();
 
         return new WorkPage(
             running: $running,
@@ -59,6 +61,9 @@ final readonly class WorkScreen
             forgotten: $forgotten,
             forgottenTask: $forgotten?->task_id === null ? null : $user->tasks()->withTrashed()->find($forgotten->task_id),
             likelyEnd: $forgotten === null ? null : RunningClock::likelyEnd($user, $forgotten, $own),
+            stopped: $stopped,
+            wentOn: $stopped?->ends_at === null ? null : min(array_filter([$now, $meetings->first(static fn (Occurrence $one): bool => $one->starts_at <= $stopped->ends_at && $one->ends_at > $stopped->ends_at)?->ends_at, $entries->first(static fn (Entry $one): bool => $one->starts_at >= $stopped->ends_at)?->starts_at])),
+            remaining: $task === null ? null : $this->past->remaining($user, $task, $now),
             turn: $forgotten === null ? $this->turn($user, $entries, $running, $now) : null,
             nextMeeting: $meetings->first(static fn (Occurrence $one): bool => $one->starts_at > $now),
             spent: $task === null ? 0 : Worked::minutes($entries->where('task_id', $task->id), $now),

@@ -3,9 +3,11 @@
     use App\Models\Block;
     $until = $block && $block->ends_at > $now ? $block->ends_at : null;
     $until = $nextMeeting && ($until === null || $nextMeeting->starts_at < $until) && $block && $block->starts_at <= $now ? $nextMeeting->starts_at : $until;
+    $waitsToBegin = $block && $block->starts_at > $now;
+    $until = $waitsToBegin ? $block->starts_at : $until;
+    $titles = array_column($rows, 'title', 'id');
     $left = $until ? (int) $now->diffInMinutes($until) : null;
     $isOn = $running && $task && $running->task_id === $task->id;
-    $waitsToBegin = $block && $block->starts_at > $now;
 @endphp
 <x-layout title="Work" station="work">
     @if ($forgotten)
@@ -14,6 +16,13 @@
             <form method="post" action="/work/forgotten" class="pair">@csrf<input class="field field-clock" name="until" maxlength="5" aria-label="Stopped at" value="{{ old('until', $person->local($likelyEnd)->format('H:i')) }}"><button class="button button-main" data-first>I stopped then</button><button class="button" name="none" value="1">I did not work on it</button></form>
             @error('until')<p class="error" role="alert">{{ $message }}</p>@enderror</section>
     @endif
+    @if ($stopped)
+        <section class="forgotten" aria-labelledby="stopped-title"><div class="section-head section-over"><h2 id="stopped-title">Did the work go on?</h2><span class="soft">stopped at {{ Times::when($person, $stopped->ends_at, $now) }}</span></div>
+            <p>{{ $stopped->stopped_by }} stopped the clock{{ isset($titles[$stopped->task_id]) ? ' of “'.$titles[$stopped->task_id].'”' : '' }}.</p>
+            <form method="post" action="/work/entries/{{ $stopped->id }}/went-on" class="pair">@csrf<button class="button button-main" name="none" value="1" data-first>No, it stopped</button><input class="field field-clock" name="until" maxlength="5" aria-label="Until" value="{{ old('until', $person->local($wentOn)->format('H:i')) }}"><button class="button">Yes, until then</button></form>
+            @error('until')<p class="error" role="alert">{{ $message }}</p>@enderror</section>
+    @endif
+    @if ($remaining)<x-how-much-left :task="$task" :remaining="$remaining" :now="$now" />@endif
     @if ($turn)
         <p @class(['turn', 'turn-due' => ($turn->breakAt !== null && $turn->breakAt <= App\Time\Moments::minute($now)) || ($turn->backAt !== null && $turn->backAt <= App\Time\Moments::minute($now))])>
             @if ($turn->backAt !== null)
@@ -46,8 +55,8 @@
                             <h1 id="work-title">{{ $task->title }}</h1>
                             @if ($candidate)@pressure($candidate->pressure())<p>@if ($candidate->due)due {{ Times::when($person, $candidate->due, $now) }}@else no due date @endif @if ($candidate->pressure() !== null) · pressure {{ $candidate->pressure() }} % @endif · pull {{ $candidate->pull->total() }}</p>@endif</div>
                         <div class="work-left"><p class="big" @if ($isOn) data-runs="{{ $until?->getTimestamp() }}" @endif>{{ $left === null ? '–' : Times::duration($left) }}</p>
-                            <p>@if ($waitsToBegin) begins {{ Times::when($person, $block->starts_at, $now) }} @elseif ($until && $nextMeeting && $until == $nextMeeting->starts_at) left until {{ $nextMeeting->summary }}, {{ Times::clock($person, $until) }} @elseif ($until) left until {{ Times::clock($person, $until) }} @else no block now @endif</p>
-                            <p>{{ Times::duration($spent) }} done today{{ $task->said === null ? '' : ', '.Times::duration($task->minutesLeft($now)).' of work left' }}</p></div>
+                            <p>@if ($waitsToBegin) until it begins, {{ Times::when($person, $block->starts_at, $now) }} @elseif ($until && $nextMeeting && $until == $nextMeeting->starts_at) left until {{ $nextMeeting->summary }}, {{ Times::clock($person, $until) }} @elseif ($until) left until {{ Times::clock($person, $until) }} @else no block now @endif</p>
+                            <p>{{ Times::duration($spent) }} done today{{ $task->said === null ? '' : ($remaining ? ', past its estimate' : ', '.Times::duration($task->minutesLeft($now)).' of work left') }}</p></div>
                     </div>
                     <div class="work-buttons">
                         <x-done-form :task="$task" :block="$block" />
