@@ -10,6 +10,7 @@ use App\Models\RevisionCause;
 use App\Models\User;
 use App\Planning\Overrun;
 use App\Planning\Replan;
+use App\Planning\TakeDay;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Time\Moments;
@@ -26,12 +27,14 @@ final readonly class MakeChange
     public function __invoke(User $user, LocalDay $day, Change $change, CarbonImmutable $now): ?PlanRevision
     {
         return match ($change->kind) {
-            ChangeKind::LayOut => ($this->replan)($user, $now, RevisionCause::LaidOut, afresh: true, hold: $change->hold),
+            ChangeKind::LayOut => ($this->replan)($user, $now, RevisionCause::LaidOut, afresh: true, hold: $change->hold, then: static fn () => TakeDay::today($user, TakeDay::LAID_OUT, $now)),
             ChangeKind::Wait => ($this->wait)($user, $change->tasks, $day, $now),
             ChangeKind::Longer => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->openLonger($user, $day, $change->minutes)),
             ChangeKind::Cut => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->cut($user, $change, $now)),
             ChangeKind::Mend => ($this->replan)($user, $now, RevisionCause::MendTaken, first: fn () => $this->mend($user, $change->hold, $now)),
-            ChangeKind::Picks => ($this->replan)($user, $now, RevisionCause::Picked, first: fn () => $this->pick($user, $day, $change, $now)),
+            ChangeKind::Picks => ($this->replan)($user, $now, RevisionCause::Picked, first: fn () => $this->pick($user, $day, $change, $now), then: static function () use ($user, $day, $now): void {
+                $day->equals(Moments::today($user, $now)) && TakeDay::today($user, TakeDay::PROPOSAL, $now);
+            }),
         };
     }
 

@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\Models\User;
 use App\Planning\Mend;
+use App\Planning\TakeDay;
 use App\Repeats\ComeBack;
 use App\Rows\WorkTime;
 use App\Time\Heartbeat;
@@ -31,6 +32,7 @@ final readonly class Upkeep
             return false;
         }
         try {
+            TakeDay::begun($user, $now);
             ($this->comeBack)($user, $now);
 
             return ($this->mend)($user, $now, $time === null ? null : $time()) !== null;

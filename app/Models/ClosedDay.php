@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $tomorrow
  * @property array<string, string> $slips by task id
  * @property CarbonImmutable|null $closed_at UTC
+ * @property array<string, mixed>|null $account its figures as they were when it was last closed
  */
 final class ClosedDay extends Model
 {
@@ -25,13 +26,13 @@ final class ClosedDay extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['date', 'went_well', 'in_the_way', 'tomorrow', 'slips', 'closed_at'];
+    protected $fillable = ['date', 'went_well', 'in_the_way', 'tomorrow', 'slips', 'closed_at', 'account'];
 
-    protected $attributes = ['slips' => '{}', 'closed_at' => null, 'went_well' => null, 'in_the_way' => null, 'tomorrow' => null];
+    protected $attributes = ['slips' => '{}', 'closed_at' => null, 'account' => null, 'went_well' => null, 'in_the_way' => null, 'tomorrow' => null];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['slips' => 'array', 'closed_at' => 'immutable_datetime'];
+        return ['slips' => 'array', 'account' => 'array', 'closed_at' => 'immutable_datetime'];
     }
 }

@@ -144,6 +144,12 @@ final class User extends Authenticatable
         return $this->hasMany(OutboxMail::class);
     }
 
+    /** @return HasMany<Promise, $this> */
+    public function promises(): HasMany
+    {
+        return $this->hasMany(Promise::class);
+    }
+
     /** @return HasMany<ClosedDay, $this> */
     public function closedDays(): HasMany
     {

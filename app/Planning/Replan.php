@@ -31,10 +31,11 @@ final readonly class Replan
      * @param  bool  $afresh  lay everything out anew instead of moving only what must
      * @param  list<int>  $hold  tasks whose blocks stay where they are
      * @param  \Closure(): void|null  $first  changes of rows that belong to the same revision
+     * @param  \Closure(): void|null  $then  what belongs to it once the plan is stored
      */
-    public function __invoke(User $user, CarbonImmutable $now, RevisionCause $cause, bool $afresh = false, ?\Closure $first = null, array $hold = []): ?PlanRevision
+    public function __invoke(User $user, CarbonImmutable $now, RevisionCause $cause, bool $afresh = false, ?\Closure $first = null, array $hold = [], ?\Closure $then = null): ?PlanRevision
     {
-        return $this->journal->record($user, $cause, $now, function () use ($user, $now, $afresh, $first, $hold): array {
+        return $this->journal->record($user, $cause, $now, function () use ($user, $now, $afresh, $first, $hold, $then): array {
             $first === null || $first();
             $this->plans->dropWithoutWork($user);
             $rows = $this->problems->read($user, $now);
@@ -44,6 +45,7 @@ final readonly class Replan
             $passed = $loaded->movable->filter(static fn (Block $block): bool => ! $block->isAhead($now))->pluck('task_id')->unique();
             $this->plans->replace($user, $loaded, $plan, $now);
             $user->tasks()->whereKey($passed->all())->increment('carried');
+            $then === null || $then();
 
             return $this->names->of((new PlanDifference($calm->problem, $plan))->moves(), $loaded);
         });

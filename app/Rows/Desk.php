@@ -6,6 +6,8 @@ namespace App\Rows;
 
 use App\Models\Area;
 use App\Models\Block;
+use App\Models\ClosedDay;
+use App\Models\Promise;
 use App\Models\Task;
 use App\Models\User;
 use App\Time\Moments;
@@ -45,6 +47,9 @@ final class Desk
     /** @var array<int, Rows<int, Block>> by the day's number */
     private array $blocks = [];
 
+    /** @var array<int, array{Promise|null, ClosedDay|null}> by the day's number */
+    private array $kept = [];
+
     private ?User $user = null;
 
     /** @param  \Closure(): User  $person  asked when first needed: what is made for a request may be made before its sign-in is read */
@@ -58,7 +63,7 @@ final class Desk
     public function forget(): void
     {
         $this->time = $this->near = $this->planned = $this->open = $this->areas = null;
-        $this->tasks = $this->blocks = $this->days = [];
+        $this->tasks = $this->blocks = $this->days = $this->kept = [];
     }
 
     public function today(): LocalDay
@@ -97,6 +102,29 @@ final class Desk
         return null;
     }
 
+    /**
+     * What is kept of a day, in one query. Read before its blocks, the tasks that were promised are read with theirs.
+     *
+     * @return array{Promise|null, ClosedDay|null}
+     */
+    public function kept(LocalDay $day): array
+    {
+        if (isset($this->kept[$day->number])) {
+            return $this->kept[$day->number];
+        }
+        $user = $this->user();
+        $rows = ClosedDay::query()->toBase()->selectRaw("'closed' as which, id, user_id, date, went_well, in_the_way, tomorrow, slips, closed_at, account, null as taken_at, null as how, null as tasks")
+            ->where('user_id', $user->id)->where('date', $day->asString())
+            ->unionAll(Promise::query()->toBase()->selectRaw("'promise', id, user_id, date, null, null, null, null, null, null, taken_at, how, tasks")->where('user_id', $user->id)->where('date', $day->asString()))->get()->keyBy('which');
+        $promise = $rows->get('promise');
+        $closed = $rows->get('closed');
+
+        return $this->kept[$day->number] = [
+            $promise === null ? null : (new Promise)->newFromBuilder(array_intersect_key((array) $promise, array_flip(['id', 'user_id', 'date', 'taken_at', 'how', 'tasks']))),
+            $closed === null ? null : (new ClosedDay)->newFromBuilder(array_diff_key((array) $closed, array_flip(['which', 'taken_at', 'how', 'tasks']))),
+        ];
+    }
+
     public function planned(): PlannedTimes
     {
         return $this->planned ??= PlannedTimes::of($this->user());
@@ -124,7 +152,7 @@ final class Desk
         $missing = array_values(array_diff(array_unique($ids), array_keys($this->tasks)));
         if ($missing !== []) {
             $this->tasks += array_fill_keys($missing, null);
-            foreach ($this->user()->tasks()->withTrashed()->counted($this->now)->whereIn('id', $missing)->get() as $task) {
+            foreach ($this->user()->tasks()->withTrashed()->counted($this->now)->selectRaw('(select name from projects where projects.id = tasks.project_id and projects.deleted_at is null) as project_name')->whereIn('id', $missing)->get() as $task) {
                 $this->tasks[$task->id] = $task->setRelation('user', $this->user())->setRelation('area', $this->areas()[$task->area_id] ?? throw new \LogicException('Every task is in an area.'));
             }
         }
@@ -147,7 +175,7 @@ final class Desk
     {
         $zone = Zones::named($this->user()->zone);
         $blocks = Blocks::during($this->user(), new Interval($zone->day($first)->start, $zone->day($last)->end))->get();
-        $tasks = $this->tasks(array_values(array_unique($blocks->pluck('task_id')->all())));
+        $tasks = $this->tasks(array_values(array_unique([...$blocks->pluck('task_id')->all(), ...array_column($this->kept[$first->number][0]->tasks ?? [], 'task')])));
         foreach ($blocks as $block) {
             $block->setRelation('task', $tasks[$block->task_id] ?? throw new \LogicException('Every block has a task.'))->setRelation('user', $this->user());
         }

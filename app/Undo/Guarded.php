@@ -27,6 +27,7 @@ final class Guarded
         'blocks' => ['user_id'],
         'entries' => ['user_id'],
         'early_ends' => ['user_id'],
+        'promises' => ['user_id'],
     ];
 
     /** Columns that undo sets by itself: what they hold is nobody's change. */

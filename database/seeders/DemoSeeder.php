@@ -14,6 +14,7 @@ use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
 use App\Planning\Replan;
+use App\Planning\TakeDay;
 use App\Time\Clock;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
@@ -52,6 +53,8 @@ final class DemoSeeder extends Seeder
         $user->blocks()->update(['put_back' => true]); // today is laid out already: only the rest is placed
         $replan($user, $this->now, RevisionCause::LaidOut);
         $user->blocks()->update(['put_back' => false]);
+        $taken = $this->dates->at('08:52')->utc();
+        $taken <= $this->now && TakeDay::today($user, TakeDay::PROPOSAL, $taken);
         (new DemoMail($this->now))->send($user);
         $user->planRevisions()->delete(); // the demo begins with a plan, not with a change
     }

@@ -23,8 +23,9 @@ final class CloseTest extends FeatureTestCase
         $this->meeting('Loans committee', '2026-03-11 13:30', '2026-03-11 14:15');
         $this->at('2026-03-11 17:30');
 
-        $this->get('/close')->assertOk()->assertSeeInOrder(['Account of Wednesday 11 March', 'Wall texts', 'done', '1 h 30', '1 h 45', '+15', 'Crate question', 'not planned', '12', '+12', '1 h 30', '1 h 57', '+27'])
-            ->assertSee('45 min in 1 meeting,')->assertSee('Not planned: Crate question 12 min.');
+        $this->get('/close')->assertOk()->assertSeeInOrder(['Account of Wednesday 11 March', 'Kept', 'Wall texts', '1 h 30', '1 h 45', '+15', 'Added during the day', 'Crate question', '12', '+12', '1 h 30', '1 h 57', '+27'])
+            ->assertSee('45 min in 1 meeting,');
+        $this->get('/close?by=area')->assertSeeInOrder(['Wall texts', 'done', '1 h 30', '1 h 45', '+15', 'Crate question', 'added', '12', '+12', '1 h 30', '1 h 57', '+27']);
     }
 
     #[Test]

@@ -96,10 +96,10 @@ final class KeyTaskTest extends FeatureTestCase
         }
         $this->task('Not key')->update(['picked_on' => '2026-03-11', 'done_at' => Clock::now()]);
         $this->at('2026-03-11 17:00');
-        $this->get('/close')->assertSee('Key task Texts: kept.')->assertSee('Key task Proofs: still open.')->assertDontSee('Key task Not key');
+        $this->get('/close')->assertSeeInOrder(['Kept', 'Texts', 'key', 'Still to come', 'Proofs', 'key', 'Quotes', 'key', '1 of 3 key tasks kept']);
         $this->at('2026-03-12 10:00');
-        $this->get('/close/2026-03-11')->assertSee('Key task Texts: kept.')->assertSee('Key task Proofs: missed.')->assertSee('Key task Quotes: missed.');
-        $this->get('/close')->assertSee('Key task Proofs: still open.')->assertDontSee('Key task Texts');
+        $this->get('/close/2026-03-11')->assertSeeInOrder(['Kept', 'Texts', 'key', 'Moved away', 'Proofs', 'key', 'Quotes', 'key', '1 of 3 key tasks kept']);
+        $this->get('/close')->assertSeeInOrder(['Still to come', 'Proofs', 'key', '0 of 1 key task kept'])->assertDontSee('Texts');
     }
 
     /** @return \Illuminate\Testing\TestResponse<\Illuminate\Http\RedirectResponse> */

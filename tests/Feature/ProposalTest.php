@@ -125,7 +125,7 @@ final class ProposalTest extends FeatureTestCase
 
         $this->post('/plan/pick', ['day' => '2026-03-11', 'picks' => $ids, 'keys' => array_slice($ids, 0, 2)])->assertSessionHasNoErrors();
         self::assertSame(['2026-03-11', true], [$done->refresh()->picked_on, $done->key]);
-        $this->get('/close')->assertSee('Key task Done: kept.');
+        $this->get('/close')->assertSeeInOrder(['Done', 'key', '1 of 3 key tasks kept']);
     }
 
     #[Test]

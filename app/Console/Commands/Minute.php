@@ -11,6 +11,7 @@ use App\Meetings\TakeEvents;
 use App\Models\CalendarImport;
 use App\Models\User;
 use App\Planning\Mend;
+use App\Planning\TakeDay;
 use App\Reminders\Remind;
 use App\Repeats\ComeBack;
 use App\Time\Clock;
@@ -36,6 +37,7 @@ final class Minute extends Command
         $failed = 0;
         foreach (User::query()->lazyById() as $user) {
             try {
+                TakeDay::begun($user, $now);
                 $extend($user, $now);
                 $mailbox($user, $now);
                 $comeBack($user, $now);

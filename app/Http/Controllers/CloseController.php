@@ -21,22 +21,25 @@ use Nekto\Core\Time\LocalDay;
 /** The end of a day, and opening it again. */
 final readonly class CloseController
 {
-    public function show(#[CurrentUser] User $user, CloseScreen $screen, ?string $date = null): View
+    public function show(Request $request, #[CurrentUser] User $user, CloseScreen $screen, ?string $date = null): View
     {
-        return view('screens.close', $screen->of($user, $this->day($user, $date), Clock::now()));
+        return view('screens.close', $screen->of($user, $this->day($user, $date), Clock::now(), $request->input('by') === 'area'));
     }
 
-    /** Keeps the lines and reasons, and closes the day; the clock stops. */
-    public function store(CloseDayRequest $request, #[CurrentUser] User $user, Timer $timer): RedirectResponse
+    /** Keeps the lines and reasons, and closes the day with its account as it is; the clock stops. */
+    public function store(CloseDayRequest $request, #[CurrentUser] User $user, Timer $timer, CloseScreen $screen): RedirectResponse
     {
         $day = $this->day($user, $request->string('date')->toString());
         $now = Clock::now();
         $closes = $request->boolean('close');
         $closes && $timer->pause($user, $now);
-        DB::transaction(static function () use ($user, $request, $day, $now, $closes): void {
+        DB::transaction(static function () use ($user, $request, $screen, $day, $now, $closes): void {
             $own = $user->closedDays()->firstOrNew(['date' => $day->asString()]);
             $own->fill($request->columns());
-            $own->closed_at = $closes ? $now : $own->closed_at;
+            if ($closes) {
+                $own->fill(['closed_at' => null])->save(); // so that its account is set up as the day is now
+                $own->fill(['closed_at' => $now, 'account' => $screen->account($user, $day, $now)->toKeep()]);
+            }
             $own->save();
         });
 

@@ -10,9 +10,7 @@ use App\Edits\EndDay;
 use App\Edits\MakeChange;
 use App\Http\Requests\ChangeRequest;
 use App\Http\Requests\PickRequest;
-use App\Models\RevisionCause;
 use App\Models\User;
-use App\Planning\Replan;
 use App\Planning\TakeBack;
 use App\Time\Clock;
 use App\Time\Moments;
@@ -25,13 +23,15 @@ use Nekto\Core\Time\LocalDay;
 /** The plan as a whole. */
 final readonly class PlanController
 {
-    public function layOut(#[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse
+    public function layOut(#[CurrentUser] User $user, MakeChange $make, Said $said): RedirectResponse
     {
         if ($user->tasks()->plannable()->doesntExist()) {
             return back()->with('status', __('plan.nothing_to_lay_out'));
         }
 
-        return back()->with($said->about($replan($user, Clock::now(), RevisionCause::LaidOut, afresh: true)));
+        $now = Clock::now();
+
+        return back()->with($said->about($make($user, Moments::today($user, $now), new Change(ChangeKind::LayOut), $now)));
     }
 
     /** Takes a change that was shown before, whole or in part. */

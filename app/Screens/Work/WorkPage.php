@@ -8,6 +8,7 @@ use App\Models\Block;
 use App\Models\Entry;
 use App\Models\Occurrence;
 use App\Models\Task;
+use App\Rows\AccountRow;
 use App\Rows\Candidate;
 use App\Screens\Page;
 use Carbon\CarbonImmutable;
@@ -25,7 +26,7 @@ final readonly class WorkPage extends Page
      * @param  int  $spent  minutes on the task today
      * @param  Collection<int, Entry>  $entries  of today, by start
      * @param  list<Block|Occurrence>  $next
-     * @param  list<array{title: string, planned: int, actual: int|null, state: string, id: int}>  $rows
+     * @param  list<AccountRow>  $rows  the day's account so far
      * @param  int|null  $ended  UTC minute since which the day is over
      */
     public function __construct(

@@ -10,6 +10,8 @@ use App\Models\Entry;
 use App\Models\Occurrence;
 use App\Models\User;
 use App\Models\Worked;
+use App\Rows\Account;
+use App\Rows\AccountRow;
 use App\Rows\Desk;
 use App\Rows\PastRatios;
 use App\Rows\Picks;
@@ -34,6 +36,7 @@ final readonly class WorkScreen
         $today = $this->desk->today();
         $time = $this->desk->time();
         $day = $time->zone->day($today);
+        $this->desk->kept($today);
         $blocks = $this->desk->blocksOn($today);
         $since = Moments::moment($day->start);
         $entries = $user->entries()->where(static fn (Builder $one) => $one->where('starts_at', '>=', $since)->orWhereNull('ends_at'))->orderBy('starts_at')->get();
@@ -41,7 +44,7 @@ final readonly class WorkScreen
         $entries = $entries->where('starts_at', '>=', $since)->values();
         $current = $this->current($blocks, $running, $now);
         $task = $current->task ?? ($running?->task_id === null ? null : $this->desk->tasks([$running->task_id])->first());
-        $task?->load(['project', 'subtasks', 'links']);
+        $task?->load(['subtasks', 'links']);
         $meetings = $this->desk->timeOn($today)->occurrences->filter(static fn (Occurrence $one): bool => $one->interrupts() && RowMapper::start($one) < $day->end);
         $meeting = $meetings->first(static fn (Occurrence $one): bool => $one->starts_at <= $now && $one->ends_at > $now);
         $candidate = $task === null ? null : ($this->desk->open()->one($task->id));
@@ -69,7 +72,7 @@ final readonly class WorkScreen
             spent: $task === null ? 0 : Worked::minutes($entries->where('task_id', $task->id), $now),
             entries: $entries,
             next: $this->next($blocks, $meetings, $current, $now),
-            rows: $this->rows($blocks, $entries, $now),
+            rows: $this->rows($blocks->toBase(), $entries->toBase(), $now),
             ended: collect($time->ended)->first(static fn (Interval $one): bool => $one->contains($minute))?->start,
             now: $now,
         );
@@ -124,21 +127,17 @@ final readonly class WorkScreen
     }
 
     /**
+     * The day's account so far, by when each is laid out.
+     *
      * @param  Collection<int, Block>  $blocks
      * @param  Collection<int, Entry>  $entries
-     * @return list<array{title: string, planned: int, actual: int|null, state: string, id: int}>
+     * @return list<AccountRow>
      */
     private function rows(Collection $blocks, Collection $entries, CarbonImmutable $now): array
     {
-        $rows = [];
-        foreach ($blocks->groupBy('task_id') as $id => $some) {
-            $spent = Worked::minutes($entries->where('task_id', $id), $now);
-            $stood = $some->reject(static fn (Block $block): bool => $block->state === BlockState::Passed); // what was placed again that day counts once
-            $rows[] = [
-                'title' => $some[0]->task->title ?? '', 'planned' => (int) ($stood->isEmpty() ? $some : $stood)->sum(static fn (Block $block): int => RowMapper::time($block)->length()), 'actual' => $spent > 0 ? $spent : null,
-                'state' => $some->last()->state->value ?? '', 'id' => (int) $id,
-            ];
-        }
+        $rows = Account::of($this->desk, $this->desk->today(), $entries, $now, whole: false)->rows;
+        $place = array_flip($blocks->pluck('task_id')->unique()->values()->all());
+        usort($rows, static fn (AccountRow $a, AccountRow $b): int => [$place[$a->task] ?? PHP_INT_MAX, $a->task] <=> [$place[$b->task] ?? PHP_INT_MAX, $b->task]);
 
         return $rows;
     }

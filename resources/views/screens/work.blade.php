@@ -5,7 +5,7 @@
     $until = $nextMeeting && ($until === null || $nextMeeting->starts_at < $until) && $block && $block->starts_at <= $now ? $nextMeeting->starts_at : $until;
     $waitsToBegin = $block && $block->starts_at > $now;
     $until = $waitsToBegin ? $block->starts_at : $until;
-    $titles = array_column($rows, 'title', 'id');
+    $titles = array_column($rows, 'title', 'task');
     $left = $until ? (int) $now->diffInMinutes($until) : null;
     $isOn = $running && $task && $running->task_id === $task->id;
 @endphp
@@ -51,7 +51,7 @@
                 @spine($task->importance->value ?? 0, 40, 'work-spine')
                 <div class="work-body">
                     <div class="work-top">
-                        <div><p>{{ $task->area->name }}{{ $task->project ? ', '.$task->project->name : '' }} @if ($isKey)<span>· key task</span>@endif</p>
+                        <div><p>{{ $task->area->name }}{{ ($task->getAttributes()['project_name'] ?? null) ? ', '.$task->project_name : '' }} @if ($isKey)<span>· key task</span>@endif</p>
                             <h1 id="work-title">{{ $task->title }}</h1>
                             @if ($candidate)@pressure($candidate->pressure())<p>@if ($candidate->due)due {{ Times::when($person, $candidate->due, $now) }}@else no due date @endif @if ($candidate->pressure() !== null) · pressure {{ $candidate->pressure() }} % @endif · pull {{ $candidate->pull->total() }}</p>@endif</div>
                         <div class="work-left"><p class="big" @if ($isOn) data-runs="{{ $until?->getTimestamp() }}" @endif>{{ $left === null ? '–' : Times::duration($left) }}</p>
@@ -114,10 +114,10 @@
             @foreach ($task->links as $link)<p>@icon('link') <a href="{{ $link->address }}" rel="noopener noreferrer">{{ $link->title ?? Str::limit($link->address, 50) }}</a></p>@endforeach
         @endif
         <div class="section-head"><h2>Block by block</h2></div>
-        <table class="account"><thead><tr><th>today</th><th>planned</th><th>actual</th><th>differs</th></tr></thead><tbody>
-            @foreach ($rows as $row)<tr @class(['strong' => $task?->id === $row['id']])><td><a href="/tasks/{{ $row['id'] }}" @class(['struck' => $row['state'] === 'done'])>{{ $row['title'] }}</a></td><td>{{ Times::column($row['planned']) }}</td><td>{{ $row['actual'] === null ? '' : Times::column($row['actual']) }}</td><td>@if ($row['actual'] !== null && $row['state'] !== 'planned'){{ ($row['actual'] < $row['planned'] ? '−' : '+').Times::column(abs($row['actual'] - $row['planned'])) }}@endif</td></tr>@endforeach
+        <table class="account"><thead><tr><th>today</th><th>promised</th><th>actual</th><th>differs</th></tr></thead><tbody>
+            @foreach ($rows as $row)<tr @class(['strong' => $task?->id === $row->task])><td><a href="/tasks/{{ $row->task }}" @class(['struck' => $row->done])>{{ $row->title }}</a>@if ($row->became === App\Rows\Became::Added) <span class="soft">added</span>@endif</td><td>{{ $row->promised === 0 ? '' : Times::column($row->promised) }}</td><td>{{ $row->actual === 0 ? '' : Times::column($row->actual) }}</td><td>@if ($row->became !== App\Rows\Became::ToCome && ($row->actual > 0 || $row->done)){{ ($row->difference() < 0 ? '−' : '+').Times::column(abs($row->difference())) }}@endif</td></tr>@endforeach
         </tbody></table>
-        <x-minutes-by-hand :entries="$entries" :tasks="array_column($rows, 'title', 'id')" :day="$person->local($now)->format('Y-m-d')" />
+        <x-minutes-by-hand :entries="$entries" :tasks="array_column($rows, 'title', 'task')" :day="$person->local($now)->format('Y-m-d')" />
     </div>
     </div>
 </x-layout>
