@@ -9,18 +9,20 @@ use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
 use App\Rows\Blocks;
+use App\Rows\DayLimits;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Rows\Steps;
+use App\Rows\Taken;
 use App\Rows\WorkTime;
 use App\Rows\WorkTimeLoader;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Plan\Block as CoreBlock;
-use Nekto\Core\Plan\DayLimit;
 use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Plan\Tempo;
+use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\DueDate;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Task\Task as CoreTask;
@@ -51,7 +53,8 @@ final readonly class ProblemLoader
         $today = Moments::today($user, $now);
         $time = $this->times->load($user, $today, (int) config('nekto.horizon_days'));
         $tasks = $user->tasks()->plannable()->counted($now)->with('area')->orderBy('id')->get()->keyBy('id');
-        $blocks = $user->blocks()->planned()->orderBy('starts_at')->get()->filter(static fn (Block $block): bool => $tasks->has($block->task_id))->values();
+        $blocks = $user->blocks()->planned()->orderBy('starts_at')->get()->filter(static fn (Block $block): bool => $tasks->has($block->task_id))
+            ->each(static fn (Block $block): Block => $block->setRelation('task', $tasks[$block->task_id] ?? throw new \LogicException('Filtered before.')))->values();
         $running = $user->entries()->whereNull('ends_at')->whereNotNull('block_id')->value('block_id');
 
         return new PlanRows($now, $time, $tasks, $blocks, $running === null ? null : $blocks->firstWhere('id', $running), Steps::of($user), new Picks($user, $today), $this->workedToday($user, $time, $now), Blocks::workedIn($user, $blocks, $now));
@@ -70,6 +73,8 @@ final readonly class ProblemLoader
         $left = $this->minutesToPlace($rows, $fixed, $waiting);
         $spent = $rows->worked->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()))->all();
 
+        $limits = self::limits($rows, $fixed);
+
         return new LoadedProblem(new PlanningProblem(
             zone: $rows->time->zone,
             now: $now,
@@ -81,8 +86,8 @@ final readonly class ProblemLoader
                 ->map(static fn (Task $task): CoreTask => self::task($task, $left, $rows, $spent[$task->id] ?? 0))->all()),
             anchored: array_values(array_filter(self::coreBlocks($fixed, true), static fn (CoreBlock $block): bool => $left[(int) $block->task] > 0)),
             previous: $afresh ? [] : self::coreBlocks($movable, false),
-            deepLimit: new DayLimit($rows->time->user->deep_limit),
-            hoursLimits: $this->loadLines($rows, $fixed),
+            deepLimit: $limits->deep,
+            hoursLimits: $limits->lines,
             parts: self::PARTS,
             tempo: Tempo::from($rows->time->user->tempo),
         ), $rows->time, $rows->tasks, $movable);
@@ -193,38 +198,13 @@ final readonly class ProblemLoader
         return $next === null ? $pick : $time->zone->dayOf($next->start);
     }
 
-    /**
-     * The load line of each day, less what of it was already worked today or is fixed without being anchored.
-     *
-     * @param  Collection<int, Block>  $fixed
-     * @return array<DayLimit> by the set's id
-     */
-    private function loadLines(PlanRows $rows, Collection $fixed): array
+    /** @param  Collection<int, Block>  $fixed */
+    private static function limits(PlanRows $rows, Collection $fixed): DayLimits
     {
-        $time = $rows->time;
-        [$anchored, $begun] = $fixed->partition(static fn (Block $block): bool => $block->anchored);
-        $spent = [];
-        foreach ($rows->worked->where('anchored', false) as $block) {
-            $set = $block->task->hoursSet();
-            $spent[$set][$time->first->number] = ($spent[$set][$time->first->number] ?? 0) + RowMapper::time($block)->length();
-        }
-        foreach ($begun as $block) {
-            $day = $time->zone->dayOf(RowMapper::start($block))->number;
-            $set = $rows->tasks[$block->task_id]->hoursSet();
-            $spent[$set][$day] = ($spent[$set][$day] ?? 0) + RowMapper::time($block)->length();
-        }
-        $taken = IntervalSet::covering(...$anchored->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all());
-        $lines = [];
-        foreach ($time->sets as $set) {
-            $byDay = [];
-            for ($i = 0; $i < $time->days; $i++) {
-                $day = $time->first->plusDays($i);
-                $byDay[$day->number] = max(0, $time->load($set->id, $day, $taken)->loadLine - ($spent[$set->id][$day->number] ?? 0));
-            }
-            $lines[(string) $set->id] = new DayLimit(null, $byDay);
-        }
+        $anchored = $fixed->filter(static fn (Block $block): bool => $block->anchored)->map(static fn (Block $block): Interval => RowMapper::time($block));
+        $taken = $rows->worked->concat($fixed)->map(static fn (Block $block): Taken => new Taken($block->task->hoursSet(), $block->task->demand === Demand::Deep, RowMapper::start($block), RowMapper::time($block)->length(), ! $block->anchored));
 
-        return $lines;
+        return DayLimits::of($rows->time, IntervalSet::covering(...$anchored->values()->all()), $taken->all());
     }
 
     /** @return Collection<int, Block> of today, done or worked in part */
@@ -232,7 +212,7 @@ final readonly class ProblemLoader
     {
         return $user->blocks()->whereIn('state', [BlockState::Done, BlockState::Part])
             ->where('starts_at', '>=', Moments::moment($time->zone->day($time->first)->start))->where('starts_at', '<=', $now)
-            ->with('task:id,area_id,hours_set_id,deleted_at', 'task.area:id,hours_set_id')->get()->toBase();
+            ->with('task:id,area_id,hours_set_id,demand,deleted_at', 'task.area:id,hours_set_id')->get()->toBase();
     }
 
     /**

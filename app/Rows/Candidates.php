@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rows;
 
+use App\Models\BlockState;
 use App\Models\TaskStage;
 use App\Models\User;
 use App\Models\Worked;
@@ -11,38 +12,34 @@ use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Pressure\DemandCurve;
+use Nekto\Core\Pressure\DueWork;
 use Nekto\Core\Pressure\Pull;
 use Nekto\Core\Pressure\Push;
+use Nekto\Core\Pressure\Supply;
+use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Task\Left;
-use Nekto\Core\Time\Timeline;
 
 /** Pressure, room and pull of a person's open tasks, in one query. Rows are read bare: of hundreds only a few are shown. */
 final class Candidates
 {
     /**
-     * @param  WorkTime  $time  from today on; due dates beyond it are measured against the open time it has
+     * Due dates beyond what the desk has read are measured against the time it has.
+     *
      * @param  WhatIf|null  $if  a task that is taken to be otherwise than it is
      */
-    public static function of(User $user, PlannedTimes $planned, WorkTime $time, CarbonImmutable $now, ?WhatIf $if = null): OpenTasks
+    public static function of(Desk $desk, ?WhatIf $if = null): OpenTasks
     {
-        $minute = Moments::minute($now);
-        [$rows, $steps] = self::rows($user, $now, $if);
-        $work = [];
+        $time = $desk->time();
+        $minute = Moments::minute($desk->now);
+        [$rows, $steps] = self::rows($desk->user(), $desk->now, $if);
         foreach ($rows as $row) {
             $row->due = $time->due($row->due_on, $row->due_at, (int) $row->hours_set_id);
-            if ($row->due !== null && $row->importance !== null) {
-                $work[(int) $row->hours_set_id][] = [$row->due, max(0, (self::left($row)?->toPlan() ?? 0) - $planned->anchoredMinutes((int) $row->id, $minute))];
-            }
         }
-        $taken = $planned->anchored($minute);
-        $curves = [];
-        foreach ($time->sets as $set) {
-            $curves[$set->id] = new DemandCurve($work[$set->id] ?? [], new Timeline($time->open($set->id)->without($taken)), $minute);
-        }
+        $curves = self::curves($desk, $rows, $steps, $minute);
 
         return new OpenTasks($rows, $curves, static function (\stdClass $row) use ($curves, $steps, $minute): Candidate {
-            $demand = $row->due === null ? null : $curves[$row->hours_set_id]->at($row->due);
+            $demand = $row->due === null ? null : $curves[$row->hours_set_id]->at($row->due, $row->demand === Demand::Deep->value, self::from($row));
             $importance = Importance::tryFrom((int) $row->importance);
 
             return new Candidate(
@@ -59,6 +56,55 @@ final class Candidates
         });
     }
 
+    /**
+     * The due work of each set of hours against what planning may lay until then: under the load line and the deep limit
+     * of each day, less what is taken. A step in line is due when the one behind it is.
+     *
+     * @param  array<int, \stdClass>  $rows
+     * @return array<int, DemandCurve> by set of hours
+     */
+    private static function curves(Desk $desk, array $rows, Steps $steps, int $minute): array
+    {
+        [$time, $planned] = [$desk->time(), $desk->planned()];
+        $due = array_map(static fn (\stdClass $row): ?int => $row->due, $rows);
+        foreach (array_reverse($steps->before, true) as $task => $before) { // the last of a line first
+            isset($due[$task], $rows[$before]) && $due[$before] = min($due[$before] ?? PHP_INT_MAX, $due[$task]);
+        }
+        $work = [];
+        foreach ($rows as $id => $row) {
+            if ($due[$id] !== null && $row->importance !== null) {
+                $work[(int) $row->hours_set_id][] = new DueWork($due[$id], max(0, (self::left($row)?->toPlan() ?? 0) - $planned->anchoredMinutes($id, $minute)), $row->demand === Demand::Deep->value, self::from($row));
+            }
+        }
+        $anchored = $planned->anchored($minute);
+        $limits = DayLimits::of($time, $anchored, [...self::worked($desk), ...$planned->taken($rows, $minute)]);
+        $curves = [];
+        foreach ($time->sets as $set) {
+            $open = $time->open($set->id)->without($anchored);
+            $curves[$set->id] = new DemandCurve($work[$set->id] ?? [], new Supply($open, $minute, $time->zone, $limits->lines[$set->id]), new Supply($open, $minute, $time->zone, $limits->lines[$set->id], $limits->deep));
+        }
+
+        return $curves;
+    }
+
+    /** @return list<Taken> what was worked today, block by block */
+    private static function worked(Desk $desk): array
+    {
+        $taken = [];
+        foreach ($desk->blocksOn($desk->today()) as $block) {
+            if ($block->state === BlockState::Done || $block->state === BlockState::Part) {
+                $taken[] = new Taken($block->task->hoursSet(), $block->task->demand === Demand::Deep, RowMapper::start($block), RowMapper::time($block)->length(), ! $block->anchored);
+            }
+        }
+
+        return $taken;
+    }
+
+    private static function from(\stdClass $row): ?int
+    {
+        return $row->not_before === null ? null : Moments::stored($row->not_before);
+    }
+
     private static function left(\stdClass $row): ?Left
     {
         return $row->said === null ? null : new Left((int) $row->said, (int) $row->worked);
@@ -70,7 +116,7 @@ final class Candidates
         $all = DB::table('tasks')->join('areas', 'areas.id', 'tasks.area_id')->leftJoin('projects', 'projects.id', 'tasks.project_id')->leftJoin('sections', 'sections.id', 'tasks.section_id')
             ->where('tasks.user_id', $user->id)->whereIn('stage', [TaskStage::Inbox->value, TaskStage::Open->value, TaskStage::Waiting->value])->whereNull('tasks.done_at')->whereNull('tasks.deleted_at')
             ->orderBy('tasks.created_at')->orderBy('tasks.id')
-            ->get(['tasks.id', 'stage', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'due_on', 'due_at', 'said', DB::raw(Worked::sinceSaid($now).' as worked'), 'carried', 'tasks.created_at',
+            ->get(['tasks.id', 'stage', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'due_on', 'due_at', 'said', DB::raw(Worked::sinceSaid($now).' as worked'), 'demand', 'not_before', 'carried', 'tasks.created_at',
                 'tasks.project_id', 'tasks.section_id', 'tasks.position', DB::raw('coalesce(sections.sequential, projects.sequential, 0) as sequential')]);
         $rows = [];
         foreach ($all as $row) {

@@ -132,7 +132,7 @@ final class Desk
 
     public function open(): OpenTasks
     {
-        return $this->open ??= Candidates::of($this->user(), $this->planned(), $this->time(), $this->now);
+        return $this->open ??= Candidates::of($this);
     }
 
     /** @return Collection<int, Area> by id, in their order */

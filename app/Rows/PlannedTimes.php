@@ -7,6 +7,7 @@ namespace App\Rows;
 use App\Models\BlockState;
 use App\Models\User;
 use App\Time\Moments;
+use Nekto\Core\Task\Demand;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
 
@@ -48,6 +49,26 @@ final readonly class PlannedTimes
         }
 
         return null;
+    }
+
+    /**
+     * Minutes that are taken from the limits of days: anchored blocks to come, and what is gone of blocks that are on.
+     *
+     * @param  array<int, \stdClass>  $tasks  with hours_set_id and demand, by id; those of others do not count
+     * @return list<Taken>
+     */
+    public function taken(array $tasks, int $now): array
+    {
+        $taken = [];
+        foreach ($this->byTask as $id => $blocks) {
+            foreach (isset($tasks[$id]) ? $blocks : [] as [$time, $anchored]) {
+                if ($time->end > $now && ($anchored || $time->start < $now)) {
+                    $taken[] = new Taken((int) $tasks[$id]->hours_set_id, $tasks[$id]->demand === Demand::Deep->value, $time->start, $anchored ? $time->length() : $now - $time->start, ! $anchored);
+                }
+            }
+        }
+
+        return $taken;
     }
 
     /** Time that is anchored and has not ended by then. */

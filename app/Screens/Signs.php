@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
+use App\Wording\Figures;
+
 /**
  * The small signs that stand dozens of times on a page, as markup. A Blade component for each costs a tenth of a
  * millisecond; in views they are the directives @icon, @spine and @pressure.
@@ -59,6 +61,8 @@ final class Signs
             default => ' pressure-4',
         };
 
-        return $percent === null ? '' : "<span class=\"pressure{$step}\" title=\"pressure {$percent} %\" aria-hidden=\"true\"><i style=\"--p:{$percent}\"></i></span>";
+        $words = Figures::pressure($percent);
+
+        return $percent === null ? '' : "<span class=\"pressure{$step}\" title=\"pressure {$words}\" aria-hidden=\"true\"><i style=\"--p:{$percent}\"></i></span>";
     }
 }

@@ -31,7 +31,7 @@ final readonly class DayLoad
         $afterBreaks = $hours->without($breaks);
         $afterMeetings = $afterBreaks->without($meetings);
         $open = $afterMeetings->without($anchored)->length();
-        $margin = (int) round($open * $marginPercent / 100);
+        $line = self::line($open, $marginPercent);
 
         return new self(
             $hours->length(),
@@ -39,8 +39,14 @@ final readonly class DayLoad
             $afterBreaks->length() - $afterMeetings->length(),
             $afterMeetings->length() - $open,
             $open,
-            $margin,
-            $open - $margin,
+            $open - $line,
+            $line,
         );
+    }
+
+    /** Minutes of so much open time that a day can safely carry. */
+    public static function line(int $open, int $marginPercent): int
+    {
+        return $open - (int) round($open * $marginPercent / 100);
     }
 }

@@ -8,7 +8,7 @@ namespace Nekto\Core\Prospect;
 final readonly class DuePoint
 {
     /**
-     * @param  int  $demand  minutes of all work due by then
+     * @param  int  $demand  minutes of the work due by then that has the least room: all of it, or the deep with what comes before it
      * @param  int  $supply  minutes that can be planned until then, under the limits of each day
      * @param  list<string>  $tasks  those due by then
      */

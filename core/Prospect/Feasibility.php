@@ -8,6 +8,10 @@ use Nekto\Core\Plan\Block;
 use Nekto\Core\Plan\DayLimit;
 use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Planning\Layout\FreeTime;
+use Nekto\Core\Pressure\DemandCurve;
+use Nekto\Core\Pressure\DueWork;
+use Nekto\Core\Pressure\Supply;
+use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Task;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
@@ -31,16 +35,21 @@ final readonly class Feasibility
         }
         $free = self::free($problem);
         foreach (array_keys($problem->hours) as $name) {
-            $due = array_filter($problem->tasks, static fn (Task $task): bool => $task->hours === (string) $name && $task->due !== null);
+            $limits = [$problem->hoursLimits[$name] ?? new DayLimit, $problem->dayLimit];
+            $due = array_values(array_filter($problem->tasks, static fn (Task $task): bool => $task->hours === (string) $name && $task->due !== null));
             usort($due, static fn (Task $a, Task $b): int => [$a->due?->at, $a->id] <=> [$b->due?->at, $b->id]);
-            $demand = 0;
+            $curve = new DemandCurve(
+                array_map(static fn (Task $task): DueWork => new DueWork($task->due->at ?? 0, max(0, $task->minutes - ($fixed[$task->id] ?? 0)), $task->demand === Demand::Deep), $due),
+                new Supply($free[$name], $problem->first, $problem->zone, ...$limits),
+                $problem->deepLimit->isNone() ? null : new Supply($free[$name], $problem->first, $problem->zone, $problem->deepLimit, ...$limits),
+            );
             $tasks = [];
             foreach ($due as $i => $task) {
-                $demand += max(0, $task->minutes - ($fixed[$task->id] ?? 0));
                 $tasks[] = $task->id;
                 $at = $task->due->at ?? 0;
                 if (($due[$i + 1]->due->at ?? null) !== $at) {
-                    $points[] = new DuePoint((string) $name, $at, $demand, self::supply($problem, (string) $name, $free[$name], $at), $tasks);
+                    $demand = $curve->at($at, deep: true);
+                    $points[] = new DuePoint((string) $name, $at, $demand->demand, $demand->supply, $tasks);
                 }
             }
         }
@@ -60,36 +69,16 @@ final readonly class Feasibility
         return null;
     }
 
-    /** @return array<list<Interval>> free time by set of hours, whatever part of the day a task keeps to */
+    /** @return array<IntervalSet> free time by set of hours, whatever part of the day a task keeps to */
     private static function free(PlanningProblem $problem): array
     {
         $taken = [...$problem->busy->intervals, ...array_map(static fn (Block $block): Interval => $block->time, $problem->anchored)];
         $breaks = (new FreeTime($problem))->breaks;
         $free = [];
         foreach ($problem->hours as $name => $hours) {
-            $free[$name] = $hours->between($problem->first, $problem->end)->without(IntervalSet::covering(...$taken))->without($breaks)->intervals;
+            $free[$name] = $hours->between($problem->first, $problem->end)->without(IntervalSet::covering(...$taken))->without($breaks);
         }
 
         return $free;
-    }
-
-    /** @param  list<Interval>  $free */
-    private static function supply(PlanningProblem $problem, string $hours, array $free, int $until): int
-    {
-        $days = [];
-        foreach ($free as $interval) {
-            for ($start = $interval->start; $start < min($interval->end, $until); $start = $end) {
-                $day = $problem->zone->dayOf($start);
-                $end = min($interval->end, $until, $problem->zone->day($day)->end);
-                $days[$day->number] = ($days[$day->number] ?? 0) + $end - $start;
-            }
-        }
-        $line = $problem->hoursLimits[$hours] ?? new DayLimit;
-        $supply = 0;
-        foreach ($days as $day => $minutes) {
-            $supply += min($minutes, $line->on($day), $problem->dayLimit->on($day));
-        }
-
-        return $supply;
     }
 }

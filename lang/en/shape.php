@@ -7,7 +7,7 @@ return [
         'picked' => 'picked already',
         'left_over' => 'picked for :when, not done',
         'late' => 'late',
-        'pressing' => 'due :when, pressure :pressure %',
+        'pressing' => 'due :when, pressure :pressure',
         'carried' => '{1} carried over once|[2,*] carried over :count times',
         'due' => 'due :when',
         'pull' => 'pull :pull',

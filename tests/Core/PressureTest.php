@@ -5,15 +5,20 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Nekto\Core\Day\DayLoad;
+use Nekto\Core\Plan\DayLimit;
 use Nekto\Core\Pressure\BlockSlack;
 use Nekto\Core\Pressure\DemandCurve;
+use Nekto\Core\Pressure\DueWork;
 use Nekto\Core\Pressure\Pull;
 use Nekto\Core\Pressure\Push;
+use Nekto\Core\Pressure\Supply;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Time\IntervalSet;
-use Nekto\Core\Time\Timeline;
+use Nekto\Core\Time\Zone;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Tests\Core\ProblemBuilder as At;
 
 final class PressureTest extends TestCase
@@ -42,6 +47,85 @@ final class PressureTest extends TestCase
 
         self::assertSame(999, $curve->at(At::minute('Mon 08:30'))->pressure());
         self::assertSame(0, self::curve([])->at(At::minute('Mon 08:30'))->pressure());
+    }
+
+    #[Test]
+    public function of_each_day_no_more_counts_than_its_load_line_allows(): void
+    {
+        $curve = self::curve([['Tue 12:00', 120]], line: 100);
+
+        self::assertSame([100, 100, 200, 60], [$curve->at(At::minute('Mon 11:00'))->supply, $curve->at(At::minute('Mon 18:00'))->supply, $curve->at(At::minute('Tue 12:00'))->supply, $curve->at(At::minute('Mon 10:00'))->supply]);
+    }
+
+    #[Test]
+    public function deep_work_has_less_time_and_light_work_due_before_it_takes_its_time_first(): void
+    {
+        // 180 open a day, 60 of them deep
+        $curve = self::curve([['Mon 12:00', 170], ['Tue 12:00', 90, true]], deep: 60);
+
+        self::assertSame([260, 360], [$curve->at(At::minute('Tue 12:00'))->demand, $curve->at(At::minute('Tue 12:00'))->supply], 'light work sees all of it');
+        $deep = $curve->at(At::minute('Tue 12:00'), deep: true);
+        self::assertSame([260, 240, -20], [$deep->demand, $deep->supply, $deep->room()], 'all of Monday, and an hour of Tuesday');
+        self::assertSame(-30, self::curve([['Tue 12:00', 150, true]], deep: 60)->at(At::minute('Tue 12:00'), deep: true)->room());
+        self::assertSame(210, self::curve([['Tue 12:00', 150, true]], deep: 60)->at(At::minute('Tue 12:00'))->room());
+    }
+
+    #[Test]
+    public function what_cannot_begin_before_a_day_has_only_the_time_from_then_on(): void
+    {
+        $curve = self::curve([['Wed 12:00', 200, false, 'Wed 09:00'], ['Wed 12:00', 60]]);
+
+        self::assertSame(280, $curve->at(At::minute('Wed 12:00'))->room());
+        self::assertSame(-20, $curve->at(At::minute('Wed 12:00'), from: At::minute('Wed 09:00'))->room());
+    }
+
+    /** A crunch of one set of hours under load line and deep limit, against what the best of all divisions could lay. */
+    #[Test]
+    public function a_room_is_what_the_days_really_leave(): void
+    {
+        $random = new Randomizer(new Mt19937(11));
+        $crunches = 0;
+        for ($round = 0; $round < 400; $round++) {
+            $deepLimit = 30 * $random->getInt(1, 5);
+            $line = 30 * $random->getInt(2, 6);
+            $work = array_map(static fn (): array => [['Mon 12:00', 'Tue 12:00', 'Wed 12:00'][$random->getInt(0, 2)], 30 * $random->getInt(1, 4), $random->getInt(0, 1) === 1], range(1, $random->getInt(1, 6)));
+            $curve = self::curve($work, $line, $deepLimit);
+            $holds = array_reduce($work, static fn (bool $all, array $one): bool => $all && $curve->at(At::minute($one[0]), $one[2])->room() >= 0, true);
+            $crunches += $holds ? 0 : 1;
+
+            self::assertSame(self::fits($work, $line, $deepLimit), $holds, json_encode([$work, $line, $deepLimit], JSON_THROW_ON_ERROR));
+        }
+        self::assertGreaterThan(40, $crunches);
+        self::assertLessThan(360, $crunches);
+    }
+
+    /**
+     * Whether minutes can be divided over the days: by due date, deep work takes each day's deep limit as late as it may,
+     * in steps of half an hour, every way tried.
+     *
+     * @param  list<array{string, int, bool}>  $work
+     */
+    private static function fits(array $work, int $line, int $deepLimit): bool
+    {
+        $days = ['Mon 12:00' => 0, 'Tue 12:00' => 1, 'Wed 12:00' => 2];
+        $deep = $light = [0, 0, 0];
+        foreach ($work as [$due, $minutes, $isDeep]) {
+            $isDeep ? $deep[$days[$due]] += $minutes : $light[$days[$due]] += $minutes;
+        }
+        $cap = min(180, $line);
+        for ($a = 0; $a <= min($cap, $deepLimit); $a += 30) {
+            for ($b = 0; $b <= min($cap, $deepLimit); $b += 30) {
+                for ($c = 0; $c <= min($cap, $deepLimit); $c += 30) {
+                    $deepFits = $a >= $deep[0] && $a + $b >= $deep[0] + $deep[1] && $a + $b + $c >= array_sum($deep);
+                    $lightFits = $cap - $a >= $light[0] && 2 * $cap - $a - $b >= $light[0] + $light[1] && 3 * $cap - $a - $b - $c >= array_sum($light);
+                    if ($deepFits && $lightFits) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
     }
 
     #[Test]
@@ -103,13 +187,13 @@ final class PressureTest extends TestCase
         self::assertSame([60, 30, 30, 0, 0, 0, 0], array_values(get_object_vars($load)));
     }
 
-    /** @param  list<array{string, int}>  $work */
-    private static function curve(array $work): DemandCurve
+    /** @param  list<array{string, int, 2?: bool, 3?: string}>  $work  due, minutes, deep, earliest start */
+    private static function curve(array $work, ?int $line = null, ?int $deep = null): DemandCurve
     {
         return new DemandCurve(
-            array_map(static fn (array $one): array => [At::minute($one[0]), $one[1]], $work),
-            new Timeline(self::open()),
-            At::minute('Mon 08:00'),
+            array_map(static fn (array $one): DueWork => new DueWork(At::minute($one[0]), $one[1], $one[2] ?? false, isset($one[3]) ? At::minute($one[3]) : null), $work),
+            new Supply(self::open(), At::minute('Mon 08:00'), new Zone('UTC'), new DayLimit($line)),
+            $deep === null ? null : new Supply(self::open(), At::minute('Mon 08:00'), new Zone('UTC'), new DayLimit($line), new DayLimit($deep)),
         );
     }
 

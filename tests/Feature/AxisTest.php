@@ -12,10 +12,11 @@ use App\Time\Clock;
 use App\Time\Moments;
 use Nekto\Core\Pressure\Answer;
 use Nekto\Core\Pressure\DemandCurve;
+use Nekto\Core\Pressure\DueWork;
 use Nekto\Core\Pressure\Push;
+use Nekto\Core\Pressure\Supply;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Time\LocalDay;
-use Nekto\Core\Time\Timeline;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
 
@@ -82,7 +83,7 @@ final class AxisTest extends FeatureTestCase
         [$axis, $time] = $this->axis();
         $set = $this->ines->hoursSets()->firstOrFail()->id;
         $now = Moments::minute(Clock::now());
-        $curve = new DemandCurve([[Moments::minute($this->utc('2026-03-13 17:00')), 1400]], new Timeline($time->open($set)), $now);
+        $curve = new DemandCurve([new DueWork(Moments::minute($this->utc('2026-03-13 17:00')), 1400)], new Supply($time->open($set), $now, $time->zone));
         $line = (new Field($axis, $curve))->lines()[3]; // pull 40
         preg_match_all('/[ML]([\d.]+) (-?[\d.]+)/', $line->line, $points, PREG_SET_ORDER);
         $height = static function (float $x) use ($points): float {

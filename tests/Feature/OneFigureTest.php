@@ -12,8 +12,8 @@ use App\Time\Clock;
 use App\Time\Moments;
 use Nekto\Core\Pressure\DemandCurve;
 use Nekto\Core\Pressure\Pull;
+use Nekto\Core\Pressure\Supply;
 use Nekto\Core\Task\Importance;
-use Nekto\Core\Time\Timeline;
 use PHPUnit\Framework\Attributes\Test;
 
 /** One thing has one figure, whoever shows it. */
@@ -32,9 +32,9 @@ final class OneFigureTest extends FeatureTestCase
         $card = $this->postJson("/weigh/{$mount->id}/preview", ['importance' => 2, 'due_date' => '2026-03-12', 'estimate' => '2 h'])->assertOk();
         $card->assertJsonPath('pressure', $pressure)->assertJsonPath('pull', $pull);
 
-        // By hand: 8.5 − 0.75 h a day make 15 h 30 until Thursday evening, without the 3 h 30 that are anchored 12 h; 1 h 30 of
-        // Quotes are left to be laid, and 2 h of Mount: 3.5 / 12.
-        self::assertSame(29, $pressure);
+        // By hand: 7 h 45 of Wednesday, and of Thursday what the 3 h 30 that are anchored leave, 4 h 15, less a margin of a
+        // fifth of each: 6 h 12 and 3 h 24. 1 h 30 of Quotes are left to be laid, and 2 h of Mount: 3 h 30 / 9 h 36.
+        self::assertSame(36, $pressure);
         $mount->update(['importance' => null]);
         $this->get('/weigh')->assertSee('Mount');
         $this->postJson("/weigh/{$mount->id}/preview", ['importance' => 2, 'due_date' => '2026-03-12', 'estimate' => '2 h'])->assertJsonPath('pull', $pull);
@@ -58,7 +58,7 @@ final class OneFigureTest extends FeatureTestCase
     {
         $today = Moments::today($this->ines, Clock::now());
         $time = (new WorkTimeLoader)->load($this->ines, $today, 92);
-        $lines = (new Field(Axis::of($today, $time, null), new DemandCurve([], new Timeline($time->open($time->sets->firstOrFail()->id)), Moments::minute(Clock::now()))))->lines();
+        $lines = (new Field(Axis::of($today, $time, null), new DemandCurve([], new Supply($time->open($time->sets->firstOrFail()->id), Moments::minute(Clock::now()), $time->zone))))->lines();
 
         self::assertCount(8, $lines);
         foreach ($lines as $line) {

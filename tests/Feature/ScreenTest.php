@@ -155,8 +155,8 @@ final class ScreenTest extends FeatureTestCase
         $this->task('Two', minutes: 400, dueOn: '2026-03-11');
         $rows = $this->bank()->groups[0]['rows'];
 
-        self::assertSame([-55, -55], array_column($rows, 'room'), '7 h 45 of open time, 8 h 40 of work');
-        self::assertSame([112, 112], array_column($rows, 'pressure'));
+        self::assertSame([-148, -148], array_column($rows, 'room'), '7 h 45 of open time, 6 h 12 under the load line, 8 h 40 of work');
+        self::assertSame([140, 140], array_column($rows, 'pressure'));
     }
 
     private function sheet(): RunSheet

@@ -66,7 +66,7 @@ final class ShapeTest extends FeatureTestCase
         $this->post('/plan/lay-out');
 
         $this->get('/shape?block='.$this->ines->blocks()->value('id'))->assertOk()
-            ->assertSee('due Thu 12 with 13 h 30 of room')->assertSee('The first open time left for it.')->assertSee('A meeting until 10:00 stood in the way.')
+            ->assertSee('due Thu 12 with 10 h 36 of room')->assertSee('The first open time left for it.')->assertSee('A meeting until 10:00 stood in the way.')
             ->assertSeeInOrder(['Done', 'Anchor', 'Part done', 'Move']);
     }
 

@@ -57,7 +57,7 @@ final class WeighTest extends FeatureTestCase
         $item = $this->unweighed('Mount');
 
         $this->postJson("/weigh/{$item->id}/preview", ['importance' => 3, 'due_date' => '2026-03-12', 'estimate' => '1 h'])->assertOk()
-            ->assertJsonPath('pressure', 39)->assertJsonPath('pull', 37)->assertJsonPath('answer', 'make_time');
+            ->assertJsonPath('pressure', 48)->assertJsonPath('pull', 40)->assertJsonPath('answer', 'make_time');
         $this->postJson("/weigh/{$item->id}/preview", ['importance' => 3, 'due_date' => '2026-03-12', 'estimate' => '10 h'])->assertJsonPath('answer', 'do_now');
         $this->postJson("/weigh/{$item->id}/preview", ['importance' => 1])->assertJsonPath('answer', 'let_go')->assertJsonPath('pressure', null);
         self::assertNull($item->refresh()->importance);

@@ -11,6 +11,7 @@ use App\Models\Task;
 use App\Models\User;
 use App\Screens\Weigh\WeighScreen;
 use App\Time\Clock;
+use App\Wording\Figures;
 use App\Wording\Said;
 use App\Wording\Times;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -48,6 +49,7 @@ final readonly class WeighController
             'pull' => $one->importance === null ? null : $one->pull->total(),
             'parts' => "importance {$one->pull->importance} + pressure {$one->pull->pressure} =",
             'pressure' => $one->pressure(),
+            'pressure_words' => Figures::pressure($one->pressure()),
             'likely' => $likely === null ? '' : 'likely '.Times::duration($likely).', careful '.Times::duration((int) $careful),
             'answer' => $answer?->value,
             'x' => round($card->x, 4),

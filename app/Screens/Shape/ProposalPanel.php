@@ -12,6 +12,7 @@ use App\Rows\Desk;
 use App\Rows\Picks;
 use App\Rows\WorkTime;
 use App\Time\Moments;
+use App\Wording\Figures;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -90,7 +91,7 @@ final readonly class ProposalPanel
             $picked->isLeftOver($task) => __('shape.proposed.left_over', ['when' => Times::day($user, CarbonImmutable::parse("{$task->picked_on} 12:00", $user->zone), $now)]),
             $picked->isFor($task, $day) => __('shape.proposed.picked'),
             $one->due !== null && $one->due < Moments::minute($now) => __('shape.proposed.late'),
-            $one->due !== null && $one->pressure() >= 70 => __('shape.proposed.pressing', ['when' => Times::day($user, $one->due - 1, $now), 'pressure' => $one->pressure()]),
+            $one->due !== null && $one->pressure() >= 70 => __('shape.proposed.pressing', ['when' => Times::day($user, $one->due - 1, $now), 'pressure' => Figures::pressure($one->pressure())]),
             $one->carried > 0 => trans_choice('shape.proposed.carried', $one->carried),
             $one->due !== null => __('shape.proposed.due', ['when' => Times::day($user, $one->due - 1, $now)]),
             default => __('shape.proposed.pull', ['pull' => $one->pull->total()]),

@@ -81,7 +81,7 @@ final readonly class WeighScreen
      */
     public function weighed(User $user, Task $task, ?Importance $importance, ?string $dueOn, ?int $minutes, CarbonImmutable $now): Card
     {
-        $one = Candidates::of($user, $this->desk->planned(), $this->desk->time(), $now, new WhatIf($task->id, $importance, $dueOn, $minutes))->one($task->id) ?? throw new \LogicException('What is being weighed is open.');
+        $one = Candidates::of($this->desk, new WhatIf($task->id, $importance, $dueOn, $minutes))->one($task->id) ?? throw new \LogicException('What is being weighed is open.');
 
         return $this->card($user, $task, $one, Axis::of($this->desk->today(), $this->desk->time(), null), $minutes);
     }

@@ -23,7 +23,7 @@ export default () => ({
         }
         this.$refs.pull.textContent = says.pull ?? '–'
         this.$refs.parts.textContent = says.pull === null ? '' : says.parts
-        this.$refs.pressure.textContent = says.pressure === null ? 'none' : `${says.pressure} %`
+        this.$refs.pressure.textContent = says.pressure_words
         this.$refs.likely.textContent = says.likely
         for (const button of this.$root.querySelectorAll('.answer')) {
             button.classList.toggle('answer-likely', button.value === says.answer)

@@ -53,7 +53,7 @@
                     <div class="work-top">
                         <div><p>{{ $task->area->name }}{{ ($task->getAttributes()['project_name'] ?? null) ? ', '.$task->project_name : '' }} @if ($isKey)<span>· key task</span>@endif</p>
                             <h1 id="work-title">{{ $task->title }}</h1>
-                            @if ($candidate)@pressure($candidate->pressure())<p>@if ($candidate->due)due {{ Times::when($person, $candidate->due, $now) }}@else no due date @endif @if ($candidate->pressure() !== null) · pressure {{ $candidate->pressure() }} % @endif · pull {{ $candidate->pull->total() }}</p>@endif</div>
+                            @if ($candidate)@pressure($candidate->pressure())<p>@if ($candidate->due)due {{ Times::when($person, $candidate->due, $now) }}@else no due date @endif @if ($candidate->pressure() !== null) · pressure {{ App\Wording\Figures::pressure($candidate->pressure()) }} @endif · pull {{ $candidate->pull->total() }}</p>@endif</div>
                         <div class="work-left"><p class="big" @if ($isOn) data-runs="{{ $until?->getTimestamp() }}" @endif>{{ $left === null ? '–' : Times::duration($left) }}</p>
                             <p>@if ($waitsToBegin) until it begins, {{ Times::when($person, $block->starts_at, $now) }} @elseif ($until && $nextMeeting && $until == $nextMeeting->starts_at) left until {{ $nextMeeting->summary }}, {{ Times::clock($person, $until) }} @elseif ($until) left until {{ Times::clock($person, $until) }} @else no block now @endif</p>
                             <p>{{ Times::duration($spent) }} done today{{ $task->said === null ? '' : ($remaining ? ', past its estimate' : ', '.Times::duration($task->minutesLeft($now)).' of work left') }}</p></div>
