@@ -44,6 +44,7 @@ final readonly class Replan
             $plan = $this->planner->plan($loaded->problem);
             $passed = $loaded->movable->filter(static fn (Block $block): bool => ! $block->isAhead($now))->pluck('task_id')->unique();
             $this->plans->replace($user, $loaded, $plan, $now);
+            Prospects::keep($user, $loaded->problem, $plan);
             $user->tasks()->whereKey($passed->all())->increment('carried');
             $then === null || $then();
 

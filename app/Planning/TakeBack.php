@@ -25,6 +25,7 @@ final readonly class TakeBack
     {
         return DB::transaction(function () use ($user, $revision, $now): ?Undone {
             $undone = $this->journal->undo($user, $revision, $now);
+            $undone === null || Prospects::forget($user);
             $undone === null || $undone->isExact() || $this->replan->after($user->refresh(), $now, static fn () => null, RevisionCause::Undone);
 
             return $undone;

@@ -28,17 +28,6 @@ final readonly class PlannedTimes
         return new self($byTask);
     }
 
-    /** Minutes of a task that are planned to begin after that moment. */
-    public function minutesAfter(int $task, int $moment): int
-    {
-        $minutes = 0;
-        foreach ($this->byTask[$task] ?? [] as [$time]) {
-            $minutes += $time->start > $moment ? $time->length() : 0;
-        }
-
-        return $minutes;
-    }
-
     /** When the task's first block begins that has not ended by then; null if it has none. */
     public function next(int $task, int $now): ?int
     {

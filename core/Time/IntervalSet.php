@@ -144,25 +144,4 @@ final readonly class IntervalSet
     {
         return $this->minutesBetween($interval->start, $interval->end) > 0;
     }
-
-    /**
-     * The latest moment from which at least $minutes of this set are left until $end: with it as their start, so many
-     * minutes of work still fit before $end. Null if the set has fewer before $end.
-     */
-    public function latestStart(int $minutes, int $end): ?int
-    {
-        for ($i = count($this->intervals) - 1; $i >= 0; $i--) {
-            $interval = $this->intervals[$i];
-            $usable = min($end, $interval->end) - $interval->start;
-            if ($usable <= 0) {
-                continue;
-            }
-            if ($usable >= $minutes) {
-                return min($end, $interval->end) - $minutes;
-            }
-            $minutes -= $usable;
-        }
-
-        return null;
-    }
 }

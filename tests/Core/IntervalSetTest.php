@@ -50,21 +50,6 @@ final class IntervalSetTest extends TestCase
     }
 
     #[Test]
-    public function from_the_latest_start_just_enough_minutes_are_left(): void
-    {
-        $this->forAll(self::sets(), Generators::choose(1, 30), Generators::choose(0, 90))->then(function (IntervalSet $set, int $minutes, int $end): void {
-            $start = $set->latestStart($minutes, $end);
-            if ($start === null) {
-                self::assertLessThan($minutes, $set->minutesBetween(0, $end));
-
-                return;
-            }
-            self::assertSame($minutes, $set->minutesBetween($start, $end));
-            self::assertLessThan($minutes, $set->minutesBetween($start + 1, $end));
-        });
-    }
-
-    #[Test]
     public function empty_sets_are_no_special_case(): void
     {
         $some = IntervalSet::covering(new Interval(5, 10));
@@ -73,7 +58,6 @@ final class IntervalSetTest extends TestCase
         self::assertTrue($some->without($some)->isEmpty());
         self::assertTrue($some->between(10, 5)->isEmpty());
         self::assertSame(0, (new Timeline(IntervalSet::empty()))->position(100));
-        self::assertNull(IntervalSet::empty()->latestStart(1, 100));
     }
 
     /** @return Generator<IntervalSet> */

@@ -6,7 +6,6 @@ namespace Tests\Core;
 
 use Nekto\Core\Day\DayLoad;
 use Nekto\Core\Plan\DayLimit;
-use Nekto\Core\Pressure\BlockSlack;
 use Nekto\Core\Pressure\DemandCurve;
 use Nekto\Core\Pressure\DueWork;
 use Nekto\Core\Pressure\Pull;
@@ -136,33 +135,6 @@ final class PressureTest extends TestCase
         self::assertSame([40, 38, 0, 4, 82], [$essay->importance, $essay->pressure, $essay->push, $essay->age, $essay->total()]);
         self::assertSame(100, Pull::of(Importance::Vital, 500, Push::Urgent, 400)->total());
         self::assertSame(0, Pull::of(null, null, Push::HoldBack)->total());
-    }
-
-    #[Test]
-    public function slack_is_open_time_to_the_latest_start(): void
-    {
-        $slack = BlockSlack::of(At::minute('Mon 09:00'), 60, 0, At::minute('Tue 12:00'), self::open());
-
-        self::assertSame(300, $slack->minutes);
-        self::assertSame(At::minute('Tue 12:00'), $slack->latestEnd);
-    }
-
-    #[Test]
-    public function later_blocks_of_the_same_task_take_slack_away(): void
-    {
-        $slack = BlockSlack::of(At::minute('Mon 09:00'), 60, 120, At::minute('Tue 12:00'), self::open());
-
-        self::assertSame(180, $slack->minutes);
-        self::assertSame(At::minute('Tue 10:00'), $slack->latestEnd);
-    }
-
-    #[Test]
-    public function late_work_has_negative_slack(): void
-    {
-        $slack = BlockSlack::of(At::minute('Tue 11:30'), 60, 0, At::minute('Tue 12:00'), self::open());
-
-        self::assertSame(-30, $slack->minutes);
-        self::assertNull($slack->latestEnd);
     }
 
     #[Test]

@@ -6,15 +6,18 @@ namespace Tests\Core;
 
 use Eris\Generators;
 use Eris\TestTrait;
+use Nekto\Core\Plan\Block;
+use Nekto\Core\Plan\Plan;
 use Nekto\Core\Planning\Planner;
 use Nekto\Core\Prospect\Chances;
 use Nekto\Core\Prospect\DuePoint;
 use Nekto\Core\Prospect\Feasibility;
+use Nekto\Core\Prospect\LatestStarts;
 use Nekto\Core\Prospect\Outcome;
-use Nekto\Core\Prospect\PlanSlack;
 use Nekto\Core\Prospect\Ratios;
 use Nekto\Core\Prospect\WaysOut;
 use Nekto\Core\Task\Importance;
+use Nekto\Core\Time\Interval;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;
 
@@ -119,10 +122,10 @@ final class ProspectTest extends TestCase
     {
         $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 12:00')->open('Tue 09:00', 'Tue 12:00')
             ->task('First', minutes: 60, importance: Importance::Vital, due: 'Tue 12:00')->task('Second', minutes: 60, due: 'Tue 12:00', after: ['First'])->build();
-        $slack = (new PlanSlack($problem, (new Planner)->plan($problem)))->tasks;
+        $slack = (new LatestStarts($problem, (new Planner)->plan($problem)))->tasks;
 
-        self::assertSame(['Tue 10:00', 240], [ProblemBuilder::word($slack['First']->latestStart), $slack['First']->slack]);
-        self::assertSame(['Tue 11:00', 240], [ProblemBuilder::word($slack['Second']->latestStart), $slack['Second']->slack]);
+        self::assertSame(['Tue 10:00', 240], [ProblemBuilder::word($slack['First']->latestStart), $slack['First']->minutes]);
+        self::assertSame(['Tue 11:00', 240], [ProblemBuilder::word($slack['Second']->latestStart), $slack['Second']->minutes]);
     }
 
     #[Test]
@@ -130,19 +133,19 @@ final class ProspectTest extends TestCase
     {
         $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 12:00')->open('Tue 09:00', 'Tue 12:00')
             ->task('Draft', minutes: 60)->task('Print', minutes: 60, due: 'Tue 10:00', after: ['Draft'])->build();
-        $slack = (new PlanSlack($problem, (new Planner)->plan($problem)))->tasks;
+        $slack = (new LatestStarts($problem, (new Planner)->plan($problem)))->tasks;
 
         self::assertSame(['Mon 11:00', 'Tue 09:00'], [ProblemBuilder::word($slack['Draft']->latestStart), ProblemBuilder::word($slack['Print']->latestStart)]);
-        self::assertFalse($slack['Draft']->dated);
+        self::assertTrue($slack['Draft']->dated, 'by the date of what waits for it');
     }
 
     #[Test]
     public function what_is_late_has_negative_slack_and_says_by_how_much(): void
     {
         $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 12:00')->task('Late', minutes: 60, due: 'Mon 09:30')->build();
-        $slack = (new PlanSlack($problem, (new Planner)->plan($problem)))->tasks['Late'];
+        $slack = (new LatestStarts($problem, (new Planner)->plan($problem)))->tasks['Late'];
 
-        self::assertSame([-30, 30], [$slack->slack, $slack->late]);
+        self::assertSame([-30, 30], [$slack->minutes, $slack->late]);
     }
 
     #[Test]
@@ -150,10 +153,32 @@ final class ProspectTest extends TestCase
     {
         $this->limitTo(Runs::of(150))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $problem = RandomProblem::of($seed);
-            foreach ((new PlanSlack($problem, (new Planner(effort: 20))->plan($problem)))->tasks as $id => $slack) {
+            foreach ((new LatestStarts($problem, (new Planner(effort: 20))->plan($problem)))->tasks as $id => $slack) {
                 self::assertGreaterThanOrEqual($slack->start, $slack->latestStart, $id);
-                self::assertSame($slack->late > 0, $slack->slack < 0, $id);
+                self::assertSame($slack->late > 0, $slack->minutes < 0, $id);
             }
+        });
+    }
+
+    /** What can each wait until its latest start can wait until then together. */
+    #[Test]
+    public function all_blocks_at_their_latest_starts_are_a_plan_that_is_no_later(): void
+    {
+        $this->limitTo(Runs::of(150))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+            $problem = RandomProblem::of($seed);
+            $plan = (new Planner(effort: 20))->plan($problem);
+            $latest = new LatestStarts($problem, $plan);
+            $moved = array_map(static function (Block $block) use ($latest): Block {
+                $start = ($latest->blocks["{$block->task}/{$block->time->start}"] ?? null)?->latestStart;
+
+                return $block->anchored || $start === null ? $block : new Block($block->task, new Interval($start, $start + $block->time->length()), false);
+            }, $plan->blocks);
+            usort($moved, static fn (Block $a, Block $b): int => $a->time->start <=> $b->time->start);
+            foreach ($moved as $i => $block) {
+                self::assertTrue(! isset($moved[$i + 1]) || $moved[$i + 1]->time->start >= $block->time->end, "{$block->task} and what follows");
+            }
+
+            self::assertSame((new Outcome($problem, $plan))->late, (new Outcome($problem, new Plan($moved, $plan->unplaced)))->late);
         });
     }
 

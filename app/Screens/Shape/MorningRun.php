@@ -75,12 +75,12 @@ final readonly class MorningRun
     private static function candidates(Desk $desk, LocalDay $day, Collection $candidates): array
     {
         [$user, $now] = [$desk->user(), $desk->now];
-        $best = Candidate::byPull($candidates->filter(static fn (Candidate $one): bool => $one->isNext && (int) $one->left > 0))->take(self::CANDIDATES);
+        $best = Candidate::byPull($candidates->filter(static fn (Candidate $one): bool => $one->isNext && $one->left !== null))->take(self::CANDIDATES);
         $tasks = $desk->tasks($best->keys()->all());
         $picks = new Picks($user, Moments::today($user, $now));
 
         return array_values($best->map(static fn (Candidate $one): array => [
-            'task' => $tasks[$one->id], 'minutes' => (int) $one->left, 'pull' => $one->pull->total(), 'why' => ProposalPanel::why($user, $one, $tasks[$one->id], $picks, $day, $now),
+            'task' => $tasks[$one->id], 'minutes' => $one->toPlan(), 'pull' => $one->pull->total(), 'why' => ProposalPanel::why($user, $one, $tasks[$one->id], $picks, $day, $now),
         ])->values()->all());
     }
 }

@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Rows\Candidate;
 use App\Rows\Desk;
 use App\Rows\Picks;
+use App\Rows\Slacks;
 use App\Rows\WorkTime;
 use App\Time\Moments;
 use App\Wording\Figures;
@@ -34,10 +35,10 @@ final readonly class ProposalPanel
     private function __construct(public array $picks, public array $waiting, public int $more, public int $minutes, public int $line, public int $deep, public int $deepLimit) {}
 
     /** @param  Collection<int, Candidate>  $candidates */
-    public static function of(Desk $desk, LocalDay $day, WorkTime $time, Collection $candidates): self
+    public static function of(Desk $desk, LocalDay $day, WorkTime $time, Collection $candidates, Slacks $slacks): self
     {
         [$user, $now] = [$desk->user(), $desk->now];
-        $able = $candidates->filter(static fn (Candidate $one): bool => $one->isNext && (int) $one->left > 0);
+        $able = $candidates->filter(static fn (Candidate $one): bool => $one->isNext && $one->left !== null);
         $tasks = $desk->tasks($able->keys()->all());
         $able = $able->filter(static fn (Candidate $one): bool => isset($tasks[$one->id]) && ($tasks[$one->id]->not_before === null || Moments::minute($tasks[$one->id]->not_before) < $time->zone->day($day)->end));
         $picked = new Picks($user, Moments::today($user, $now));
@@ -50,7 +51,7 @@ final readonly class ProposalPanel
         foreach ($time->sets as $set) {
             $load = self::line($time, $set->id, $day, $now);
             $mine = $able->filter(static fn (Candidate $one): bool => $one->set === $set->id);
-            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], $picked->isFor($tasks[$one->id], $day) || isset($fixed[$one->id]) || ($one->due ?? PHP_INT_MAX) <= $end, $time, $now))->all()), $load, $deepLeft);
+            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], $picked->isFor($tasks[$one->id], $day) || isset($fixed[$one->id]) || ($one->due ?? PHP_INT_MAX) <= $end, self::waitsUntil($one, $desk, $slacks)))->all()), $load, $deepLeft);
             $line += $load;
             $minutes += $proposal->minutes;
             $deep += $proposal->deepMinutes;
@@ -77,11 +78,23 @@ final readonly class ProposalPanel
         return min($time->load($set, $day, IntervalSet::empty())->loadLine, $left - (int) round($left * $time->user->margin_percent / 100));
     }
 
-    private static function candidate(Candidate $one, Task $task, bool $isPicked, WorkTime $time, CarbonImmutable $now): DayCandidate
+    /** The latest start of its next block, at which all that waits can begin together; null where no date hurries it. */
+    private static function waitsUntil(Candidate $one, Desk $desk, Slacks $slacks): ?int
     {
-        $latest = $one->due === null ? null : ($time->open($one->set)->latestStart((int) $one->left, $one->due) ?? Moments::minute($now));
+        $now = Moments::minute($desk->now);
+        $next = $desk->planned()->next($one->id, $now);
+        $slack = $next === null ? null : $slacks->of($one->id, $next);
 
-        return new DayCandidate((string) $one->id, Picks::share((int) $one->left), $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $latest, Picks::least((int) $one->left));
+        return match (true) {
+            $slack?->dated === true => $slack->latestStart,
+            $slack === null && $one->due !== null => $next ?? $now,
+            default => null,
+        };
+    }
+
+    private static function candidate(Candidate $one, Task $task, bool $isPicked, ?int $waitsUntil): DayCandidate
+    {
+        return new DayCandidate((string) $one->id, Picks::share($one->toPlan()), $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $waitsUntil, Picks::least($one->toPlan()));
     }
 
     /** The reason a candidate is there. */

@@ -11,8 +11,8 @@ use App\Models\Occurrence;
 use App\Models\Reserve;
 use App\Rows\Candidate;
 use App\Rows\Picks;
-use App\Rows\PlannedTimes;
 use App\Rows\RowMapper;
+use App\Rows\Slacks;
 use App\Rows\WorkTime;
 use App\Time\Moments;
 use App\Wording\Times;
@@ -76,7 +76,7 @@ final readonly class RunSheet
         WorkTime $time,
         LocalDay $day,
         Collection $blocks,
-        PlannedTimes $planned,
+        Slacks $slacks,
         Collection $candidates,
         Collection $entries,
         CarbonImmutable $now,
@@ -120,7 +120,7 @@ final readonly class RunSheet
                     default => 'done',
                 },
             ])->values()->all(),
-            (new SlackTails($time, $span, $now))->of($blocks, $planned, $candidates, $chosen, (int) ceil($span->length() * self::SCALE)),
+            (new SlackTails($time, $span, $slacks, $now))->of($blocks, $chosen, (int) ceil($span->length() * self::SCALE)),
             self::notes($time, $blocks, $entries, $place, $now, $chosen),
             $span->contains($minute) ? $place($minute) : null,
             Times::clock($user, $minute),

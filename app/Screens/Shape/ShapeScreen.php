@@ -12,6 +12,7 @@ use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
 use App\Planning\Mend;
+use App\Planning\Prospects;
 use App\Planning\Trial;
 use App\Rows\Candidate;
 use App\Rows\Desk;
@@ -25,14 +26,14 @@ use Nekto\Core\Time\LocalDay;
 /** The run sheet of a day, what it carries, and what else could be done. */
 final readonly class ShapeScreen
 {
-    public function __construct(private Desk $desk, private Trial $trial, private MakeChange $make, private Mend $mend) {}
+    public function __construct(private Desk $desk, private Trial $trial, private MakeChange $make, private Mend $mend, private Prospects $prospects) {}
 
     public function of(User $user, LocalDay $day, CarbonImmutable $now, ShapeAsk $ask): ShapePage
     {
         $today = Moments::today($user, $now);
         $time = $this->desk->timeFrom(new LocalDay(min($day->number, $today->number)));
         $span = $time->zone->day($day);
-        $planned = $this->desk->planned();
+        $slacks = $this->prospects->slacks($user, $now);
         $blocks = $this->desk->blocksOn($day);
         $candidates = $this->desk->open()->weighed();
         $chosen = $blocks->firstWhere('id', $ask->block);
@@ -41,7 +42,7 @@ final readonly class ShapeScreen
         $gauge = Gauge::of($time, $day, $blocks, $candidates, $now, $chosen, $untimed);
         $overfull = Overfull::of($time, $day, $blocks, $untimed, $candidates, $gauge, $now);
         $entries = $this->entries($user, $span->start, $span->end);
-        $sheet = RunSheet::of($time, $day, $blocks, $planned, $candidates, $entries, $now, $chosen, $picks, $ask->reserve);
+        $sheet = RunSheet::of($time, $day, $blocks, $slacks, $candidates, $entries, $now, $chosen, $picks, $ask->reserve);
         $proposes = $ask->propose || in_array($ask->morning, [MorningStep::Day, MorningStep::Wait], true) || ($ask->change === ChangeKind::Wait && $overfull === null);
         $change = match (true) {
             $ask->morning === MorningStep::Lay, $ask->change === ChangeKind::Picks => new Change(ChangeKind::Picks, $ask->picks, $ask->keys),
@@ -63,7 +64,7 @@ final readonly class ShapeScreen
             difference: $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $now),
             needsMending: $user->mend_asks && $this->mend->isNeeded($user, $now, $this->desk->time()),
             bank: Bank::of($this->desk, $candidates, $blocks, $day, $ask->bank, $untimed),
-            proposal: $proposes ? ProposalPanel::of($this->desk, $day, $time, $candidates) : null,
+            proposal: $proposes ? ProposalPanel::of($this->desk, $day, $time, $candidates, $slacks) : null,
             morning: $ask->morning === null ? null : MorningRun::of($this->desk, $ask->morning, $day, $time, $candidates),
             invite: $user->morning_on !== $today->asString() && $entries->isEmpty(),
             ask: $ask,

@@ -13,15 +13,19 @@ use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Task;
 
 /**
- * How far each task of a plan could still slip. A backward pass over the same open time: from the last block to the
- * first, each goes as late as its due date, its successors, the blocks laid before it and the limits of the days allow
+ * How far each block of a plan could still slip, all together: if every one began at its latest start, all due dates that
+ * hold by the plan would hold. A backward pass over the same open time: from the last block to the first, each goes as
+ * late as its due date, its successors, the blocks laid before it and the limits of the days allow
  * (the backward pass of the critical path method, J. E. Kelley and M. R. Walker, 1959, on time with gaps). Anchored
  * blocks stay. Every block can at least stay where it is, so nothing that is in time gets a latest start before its
  * planned one.
  */
-final class PlanSlack
+final class LatestStarts
 {
-    /** @var array<string, TaskSlack> by task, completely placed ones that are not only anchored */
+    /** @var array<string, Slack> by task and start, as "12/29553660", those of completely placed tasks that are not anchored */
+    public readonly array $blocks;
+
+    /** @var array<string, Slack> that of its first block by task */
     public readonly array $tasks;
 
     /** @var list<array{int, int}> what is taken, by start */
@@ -44,47 +48,39 @@ final class PlanSlack
             }
         }
         foreach ($plan->blocks as $block) {
-            $block->anchored && $this->taken[] = [$block->time->start, $block->time->end];
+            $block->anchored && $this->take($block->time->start, $block->time->end);
         }
-        $starts = $first = $limit = [];
+        $starts = $limit = $dated = $blocks = $first = [];
         foreach (array_reverse($plan->blocks) as $block) {
             $task = $tasks[$block->task] ?? null;
             if ($task === null || $block->anchored || ! isset($outcome->finish[$task->id])) {
-                $this->taken[] = [$block->time->start, $block->time->end];
+                $block->anchored || $this->take($block->time->start, $block->time->end);
 
                 continue;
             }
             if (! isset($limit[$task->id])) {
                 $limit[$task->id] = isset($outcome->late[$task->id]) ? $outcome->finish[$task->id] : min($task->due->at ?? $problem->end, $problem->end);
+                $dated[$task->id] = $task->due !== null;
                 foreach ($followers[$task->id] ?? [] as $next) {
+                    $dated[$task->id] = $dated[$task->id] || ($dated[$next] ?? false);
                     $limit[$task->id] = min($limit[$task->id], $starts[$next] ?? $problem->end);
                 }
             }
             $starts[$task->id] = $limit[$task->id] = $this->latest($task, $block, $limit[$task->id]);
-            $first[$task->id] = $block->time->start;
+            $blocks["{$task->id}/{$block->time->start}"] = $first[$task->id] = $this->slack($task, $block->time->start, $starts[$task->id], $outcome->late[$task->id] ?? 0, $dated[$task->id] ?? false);
         }
-        $this->tasks = $this->slacks($tasks, $starts, $first, $outcome);
+        $this->blocks = $blocks;
+        $this->tasks = $first;
     }
 
-    /**
-     * @param  array<string, Task>  $tasks
-     * @param  array<string, int>  $latest
-     * @param  array<string, int>  $planned
-     * @return array<string, TaskSlack>
-     */
-    private function slacks(array $tasks, array $latest, array $planned, Outcome $outcome): array
+    private function slack(Task $task, int $planned, int $latest, int $late, bool $dated): Slack
     {
-        $slacks = [];
-        foreach ($latest as $id => $at) {
-            $open = 0;
-            foreach ($this->free->windows[$this->free->lane[$id]] as [$start, $end]) {
-                $open += max(0, min($end, $at) - max($start, $planned[$id]));
-            }
-            $late = $outcome->late[$id] ?? 0;
-            $slacks[$id] = new TaskSlack($planned[$id], $at, $late > 0 ? -$late : $open, $late, $tasks[$id]->due !== null);
+        $open = 0;
+        foreach ($late > 0 ? [] : $this->free->windows[$this->free->lane[$task->id]] as [$start, $end]) {
+            $open += max(0, min($end, $latest) - max($start, $planned));
         }
 
-        return $slacks;
+        return new Slack($planned, $latest, $late > 0 ? -$late : $open, $late, $dated);
     }
 
     /** The latest start of a block before a moment; takes the time. */
