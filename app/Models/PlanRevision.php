@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $user_id
  * @property RevisionCause $cause
  * @property list<array<string, mixed>> $moves
+ * @property list<array{task: int, title: string, due: int, at: bool, end: int|null, weight: int, was: int}> $late what it made late, the heaviest first
  * @property array<string, list<array{id: int, before: array<string, mixed>|null, after: array<string, mixed>|null}>> $rows by table: the changed columns; of a row that came or went all of them, and null
  * @property CarbonImmutable $made_at
  * @property CarbonImmutable|null $seen_at
@@ -28,7 +29,9 @@ final class PlanRevision extends Model
     /** @var list<RefusedTime> said once, with the change: set times that were another's */
     public array $refusedTimes = [];
 
-    protected $fillable = ['cause', 'moves', 'rows', 'made_at', 'seen_at', 'undone_at'];
+    protected $attributes = ['moves' => '[]', 'late' => '[]'];
+
+    protected $fillable = ['cause', 'moves', 'late', 'rows', 'made_at', 'seen_at', 'undone_at'];
 
     /** @param  list<RefusedTime>  $times */
     public function refusing(array $times): self
@@ -44,6 +47,7 @@ final class PlanRevision extends Model
         return [
             'cause' => RevisionCause::class,
             'moves' => 'array',
+            'late' => 'array',
             'rows' => 'array',
             'made_at' => 'immutable_datetime',
             'seen_at' => 'immutable_datetime',

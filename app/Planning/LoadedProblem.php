@@ -16,11 +16,13 @@ final readonly class LoadedProblem
     /**
      * @param  Collection<int, Task>  $tasks  by id
      * @param  Collection<int, Block>  $movable  the blocks that the new plan replaces
+     * @param  string|null  $running  the task whose clock runs in its block
      */
     public function __construct(
         public PlanningProblem $problem,
         public WorkTime $time,
         public Collection $tasks,
         public Collection $movable,
+        public ?string $running = null,
     ) {}
 }

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Models\Occurrence;
+use App\Models\RevisionCause;
 use App\Rows\RowMapper;
 use App\Time\Moments;
 use Nekto\Core\Plan\Move;
+use Nekto\Core\Plan\MoveCause;
 use Nekto\Core\Time\Interval;
 
 /** Gives moves the names that a change note says, as they were when the change was made. */
@@ -15,17 +17,18 @@ final readonly class MoveNames
 {
     /**
      * @param  list<Move>  $moves
-     * @return list<array<string, mixed>> task, title, from, to (minutes or null), cause, by (name or null), by_from, by_to
+     * @return list<array<string, mixed>> task, title, from, to (minutes or null), cause, by (name or null), by_from, by_to, for (name of the task whose place was taken)
      */
-    public function of(array $moves, LoadedProblem $loaded): array
+    public function of(array $moves, LoadedProblem $loaded, RevisionCause $cause): array
     {
         return array_map(fn (Move $move): array => [
             'task' => (int) $move->task,
             'title' => (string) $loaded->tasks[(int) $move->task]?->title,
             'from' => $move->from === null ? null : [$move->from->start, $move->from->end],
             'to' => $move->to === null ? null : [$move->to->start, $move->to->end],
-            'cause' => $move->cause->value,
+            'cause' => $cause->isAutomatic() && $move->cause === MoveCause::TaskTook && ($move->facts['task'] ?? null) === $loaded->running ? 'ran_over' : $move->cause->value,
             ...$this->taker($move, $loaded),
+            ...(isset($move->facts['for']) ? ['for' => $loaded->tasks[(int) $move->facts['for']]?->title] : []),
         ], $moves);
     }
 

@@ -90,7 +90,7 @@ final readonly class ProblemLoader
             hoursLimits: $limits->lines,
             parts: self::PARTS,
             tempo: Tempo::from($rows->time->user->tempo),
-        ), $rows->time, $rows->tasks, $movable);
+        ), $rows->time, $rows->tasks, $movable, $rows->running === null ? null : (string) $rows->running->task_id);
     }
 
     /**

@@ -8,10 +8,12 @@ use App\Models\Block;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\User;
+use App\Undo\Changed;
 use App\Undo\Journal;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Plan\PlanDifference;
 use Nekto\Core\Planning\Planner;
+use Nekto\Core\Prospect\Outcome;
 
 /**
  * Plans a person's open work again and stores the result with its change note. If anything fails, the former plan
@@ -35,7 +37,8 @@ final readonly class Replan
      */
     public function __invoke(User $user, CarbonImmutable $now, RevisionCause $cause, bool $afresh = false, ?\Closure $first = null, array $hold = [], ?\Closure $then = null): ?PlanRevision
     {
-        return $this->journal->record($user, $cause, $now, function () use ($user, $now, $afresh, $first, $hold, $then): array {
+        return $this->journal->record($user, $cause, $now, function () use ($user, $now, $cause, $afresh, $first, $hold, $then): Changed {
+            $was = Prospects::late($user);
             $first === null || $first();
             $this->plans->dropWithoutWork($user);
             $rows = $this->problems->read($user, $now);
@@ -44,11 +47,12 @@ final readonly class Replan
             $plan = $this->planner->plan($loaded->problem);
             $passed = $loaded->movable->filter(static fn (Block $block): bool => ! $block->isAhead($now))->pluck('task_id')->unique();
             $this->plans->replace($user, $loaded, $plan, $now);
-            Prospects::keep($user, $loaded->problem, $plan);
             $user->tasks()->whereKey($passed->all())->increment('carried');
             $then === null || $then();
 
-            return $this->names->of((new PlanDifference($calm->problem, $plan))->moves(), $loaded);
+            Prospects::keep($user, $loaded->problem, $plan);
+
+            return new Changed($this->names->of((new PlanDifference($calm->problem, $plan))->moves(), $loaded, $cause), Lateness::becoming($was, $calm, new Outcome($loaded->problem, $plan)));
         });
     }
 

@@ -73,7 +73,7 @@ final readonly class TakeDay
         $blocks = Blocks::during($user, $span)->where('state', '!=', BlockState::Passed)->with('task')->get()->toBase();
         $line = static fn (Task $task, int $minutes, array $times): array => [
             'task' => $task->id, 'title' => $task->title, 'minutes' => $minutes, 'times' => $times, 'key' => $picks->isKey($task, $day),
-            'due' => ($task->due_on !== null && $task->due_on <= $day->asString()) || ($task->due_at !== null && Moments::minute($task->due_at) <= $span->end),
+            'due' => $picks->isDueBy($task, $day),
         ];
         $lines = [];
         foreach ($blocks->groupBy('task_id') as $some) {
@@ -81,7 +81,7 @@ final readonly class TakeDay
             $lines[] = $line($task, (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()), array_values($some->map(static fn (Block $block): array => [RowMapper::start($block), RowMapper::end($block)])->all()));
         }
         foreach ($picks->withoutTime($day, $blocks, $now) as $task) {
-            $lines[] = $line($task, Picks::share($task->minutesToPlan($now)), []);
+            $lines[] = $line($task, $picks->minutes($task, $day, $now), []);
         }
 
         return $lines;

@@ -98,7 +98,7 @@ final readonly class Account
             }
             $minutes = $promise === null ? ($task === null ? 0 : self::planned($task, $own, $now)) : (int) ($line['minutes'] ?? 0);
             $actual = Worked::minutes($worked[$id] ?? [], $now);
-            $due = $line['due'] ?? ($task !== null && self::isDue($task, $day, $until));
+            $due = $line['due'] ?? ($task !== null && $picks->isDueBy($task, $day));
             $done = $task?->done_at !== null && $task->done_at < $until;
             $isPicked = $task !== null && ($task->picked_on === $day->asString() || $picks->isFor($task, $day));
             $isPromised = $line !== null || ($promise === null && ($minutes > 0 || $isPicked));
@@ -157,11 +157,6 @@ final readonly class Account
                 ->where(static fn (Builder $open): Builder => $open->whereNull('done_at')->orWhere('done_at', '>=', $until))
                 ->orWhereIn('id', $keys))
             ->toBase()->pluck('id')->all()));
-    }
-
-    private static function isDue(Task $task, LocalDay $day, CarbonImmutable $until): bool
-    {
-        return ($task->due_on !== null && $task->due_on <= $day->asString()) || ($task->due_at !== null && $task->due_at <= $until);
     }
 
     private static function fate(Task $task, CarbonImmutable $until): ?string

@@ -61,6 +61,19 @@ final readonly class Picks
         return min($left, max(0, self::MOST_A_DAY - $worked));
     }
 
+    /** Minutes that a task picked for a day stands for there: all that is left, if it is due by then. */
+    public function minutes(Task $task, LocalDay $day, CarbonImmutable $now): int
+    {
+        return $this->isDueBy($task, $day) ? $task->minutesToPlan($now) : self::share($task->minutesToPlan($now));
+    }
+
+    /** Due by the end of a day. */
+    public function isDueBy(Task $task, LocalDay $day): bool
+    {
+        return ($task->due_on !== null && $task->due_on <= $day->asString())
+            || ($task->due_at !== null && Moments::minute($task->due_at) <= Zones::named($this->user->zone)->day($day)->end);
+    }
+
     /** Picked for a day before today, and still open. */
     public function isLeftOver(Task $task): bool
     {

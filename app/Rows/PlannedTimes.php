@@ -40,6 +40,19 @@ final readonly class PlannedTimes
         return null;
     }
 
+    /** When the task's last block ends; null if it has none. */
+    public function end(int $task): ?int
+    {
+        $blocks = $this->byTask[$task] ?? [];
+
+        return $blocks === [] ? null : $blocks[count($blocks) - 1][0]->end;
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->byTask === [];
+    }
+
     /**
      * Minutes that are taken from the limits of days: anchored blocks to come, and what is gone of blocks that are on.
      *

@@ -6,21 +6,27 @@ namespace App\Rows;
 
 use Nekto\Core\Prospect\Slack;
 
-/** How far each planned block can slip, all together: the one slack that every screen says. */
+/** How far each planned block can slip, all together, and what is late as it is: the one slack that every screen says. */
 final readonly class Slacks
 {
-    /** @param  array<string, array{int, int, int, bool}>  $blocks  latest start, slack, lateness and whether a date holds it, by task and planned start as "12/29553660" */
-    private function __construct(public array $blocks) {}
+    /**
+     * @param  array<string, array{int, int, int, bool}>  $blocks  latest start, slack, lateness and whether a date holds it, by task and planned start as "12/29553660"
+     * @param  array<int, int>  $late  minutes by task that would be finished after its due date by this plan, or not at all
+     */
+    private function __construct(public array $blocks, public array $late) {}
 
-    /** @param  array<string, Slack>  $blocks */
-    public static function from(array $blocks): self
+    /**
+     * @param  array<string, Slack>  $blocks
+     * @param  array<int, int>  $late
+     */
+    public static function from(array $blocks, array $late): self
     {
-        return new self(array_map(static fn (Slack $one): array => [$one->latestStart, $one->minutes, $one->late, $one->dated], $blocks));
+        return new self(array_map(static fn (Slack $one): array => [$one->latestStart, $one->minutes, $one->late, $one->dated], $blocks), $late);
     }
 
-    public static function read(string $json): self
+    public static function read(string $blocks, string $late): self
     {
-        return new self((array) json_decode($json, true));
+        return new self((array) json_decode($blocks, true), (array) json_decode($late, true));
     }
 
     /** Null for one that is anchored, begun, or whose task has no place for all of its work. */

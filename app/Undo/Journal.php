@@ -19,7 +19,7 @@ final class Journal
      * Runs a change and records it, in one transaction. Null if it changed nothing that can be undone, or if it is part
      * of a change that is being recorded already.
      *
-     * @param  \Closure(): mixed  $change  may return the moves of the change note, as a list
+     * @param  \Closure(): mixed  $change  may return what it did to the plan
      */
     public function record(User $user, RevisionCause $cause, CarbonImmutable $now, \Closure $change): ?PlanRevision
     {
@@ -31,13 +31,14 @@ final class Journal
                 return null;
             }
             $log->begin();
-            $moves = $change();
+            $changed = $change();
             $log->end();
             $rows = self::changes($log);
 
             return $rows === [] ? null : $user->planRevisions()->create([
                 'cause' => $cause,
-                'moves' => is_array($moves) ? $moves : [],
+                'moves' => $changed instanceof Changed ? $changed->moves : [],
+                'late' => $changed instanceof Changed ? $changed->late : [],
                 'rows' => $rows,
                 'made_at' => $now,
                 'seen_at' => $cause->isAutomatic() ? null : $now,

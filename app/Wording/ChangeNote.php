@@ -11,6 +11,12 @@ use Carbon\CarbonImmutable;
 /** A revision's moves as sentences: what moved, from when to when, and why. */
 final readonly class ChangeNote
 {
+    /** What is told of a task with several moves comes first. */
+    private const CAUSES = ['busy_took', 'hours_closed', 'ran_over', 'passed', 'waiting', 'picked', 'outside_part', 'task_took', 'predecessor_moved', 'no_place', 'earlier_free', 'rearranged', 'new_work'];
+
+    /** So many late ones are named. */
+    private const LATE = 3;
+
     public function __construct(private User $user, private CarbonImmutable $now) {}
 
     /**
@@ -28,10 +34,27 @@ final readonly class ChangeNote
         return array_values(array_map($this->line(...), $byTask));
     }
 
-    /** The whole in one short sentence, for the toast. */
-    public function summary(PlanRevision $revision): string
+    /**
+     * What it made late, said before anything else, a sentence each.
+     *
+     * @return list<string> the heaviest first
+     */
+    public function late(PlanRevision $revision): array
     {
-        return trim(__("plan.said.{$revision->cause->value}").' '.$this->movesOnly($revision));
+        $said = array_map(fn (array $one): string => __($one['end'] === null ? 'plan.late.no_place' : 'plan.late.ends', [
+            'title' => $one['title'],
+            'end' => $one['end'] === null ? '' : Times::when($this->user, $one['end'], $this->now),
+            'due' => Times::due($this->user, $one['due'], $one['at'], $this->now),
+        ]), array_slice($revision->late, 0, self::LATE));
+        $more = count($revision->late) - count($said);
+
+        return $more > 0 ? [...$said, trans_choice('plan.late.more', $more)] : $said;
+    }
+
+    /** The whole in a few short sentences, for the toast. */
+    public function summary(PlanRevision $revision, ?string $instead = null): string
+    {
+        return implode(' ', array_filter([...$this->late($revision), $instead ?? __("plan.said.{$revision->cause->value}"), $this->movesOnly($revision)]));
     }
 
     /** What moved: one move in full, several by their number, none not at all. */
@@ -54,12 +77,8 @@ final readonly class ChangeNote
     {
         $from = $this->times(array_column($moves, 'from'));
         $to = $this->times(array_column($moves, 'to'));
+        usort($moves, static fn (array $a, array $b): int => self::rank($a) <=> self::rank($b)); // what one block lost its place to is why the others moved
         $told = $moves[0];
-        foreach ($moves as $move) {
-            if ($told['cause'] === 'new_work') {
-                $told = $move; // a further block of moved work is no cause of its own
-            }
-        }
         $why = $this->why($told);
         $key = match (true) {
             $from === null => 'plan.move.placed',
@@ -78,14 +97,22 @@ final readonly class ChangeNote
     }
 
     /** @param  array<string, mixed>  $move */
+    private static function rank(array $move): int
+    {
+        return (int) array_search($move['cause'], self::CAUSES, true);
+    }
+
+    /** @param  array<string, mixed>  $move */
     private function why(array $move): string
     {
         $unnamed = ! isset($move['by']) && in_array($move['cause'], ['busy_took', 'task_took'], true);
 
-        return __('plan.cause.'.$move['cause'].($unnamed ? '_unnamed' : ''), [
+        $why = __('plan.cause.'.$move['cause'].($unnamed ? '_unnamed' : ''), [
             'by' => $move['by'] ?? '',
             'when' => isset($move['by_from']) ? Times::range($this->user, (int) $move['by_from'], (int) $move['by_to'], $this->now) : '',
         ]);
+
+        return isset($move['for']) ? __('plan.makes_way', ['for' => $move['for'], 'why' => $why]) : $why;
     }
 
     /**

@@ -25,7 +25,7 @@ final readonly class Said
             return ['status' => $instead ?? __('plan.nothing_changed')];
         }
         $note = new ChangeNote($this->user, Clock::now());
-        $said = $instead === null ? $note->summary($revision) : trim($instead.' '.$note->movesOnly($revision));
+        $said = $note->summary($revision, $instead);
 
         return [
             'status' => implode(' ', [$said, ...array_map($this->refused(...), $revision->refusedTimes)]),

@@ -73,6 +73,12 @@ final class Times
         };
     }
 
+    /** "Wed 18", or "Wed 18, 12:00" where something is due at a certain time. */
+    public static function due(User $user, int $due, bool $hasTime, CarbonImmutable $now): string
+    {
+        return $hasTime ? self::when($user, $due, $now) : self::day($user, $due - 1, $now);
+    }
+
     private static function dayUnlessToday(User $user, CarbonImmutable|int $moment, CarbonImmutable $now): string
     {
         return self::localDay($user, $moment)->equals(self::localDay($user, $now)) ? '' : self::day($user, $moment, $now).', ';

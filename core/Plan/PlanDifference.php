@@ -13,6 +13,12 @@ final readonly class PlanDifference
     /** @var array<string, Task> */
     private array $tasks;
 
+    /** @var array<string, list<Interval>> places that a task had and has no more, by start */
+    private array $gone;
+
+    /** @var array<string, list<Interval>> places that are new to it */
+    private array $come;
+
     public function __construct(private PlanningProblem $problem, private Plan $plan)
     {
         $tasks = [];
@@ -20,6 +26,14 @@ final readonly class PlanDifference
             $tasks[$task->id] = $task;
         }
         $this->tasks = $tasks;
+        $before = self::byTask($problem->previous);
+        $after = self::byTask(array_values(array_filter($plan->blocks, static fn (Block $block): bool => ! $block->anchored)));
+        $gone = $come = [];
+        foreach (array_keys($tasks) as $id) {
+            $gone[$id] = array_values(array_udiff($before[$id] ?? [], $after[$id] ?? [], self::compare(...)));
+            $come[$id] = array_values(array_udiff($after[$id] ?? [], $before[$id] ?? [], self::compare(...)));
+        }
+        [$this->gone, $this->come] = [$gone, $come];
     }
 
     /**
@@ -29,16 +43,10 @@ final readonly class PlanDifference
      */
     public function moves(): array
     {
-        $before = self::byTask($this->problem->previous);
-        $after = self::byTask(array_values(array_filter($this->plan->blocks, static fn (Block $block): bool => ! $block->anchored)));
         $moves = [];
         foreach (array_keys($this->tasks) as $id) {
-            $old = $before[$id] ?? [];
-            $new = $after[$id] ?? [];
-            $gone = array_values(array_udiff($old, $new, self::compare(...)));
-            $come = array_values(array_udiff($new, $old, self::compare(...)));
-            for ($i = 0; $i < max(count($gone), count($come)); $i++) {
-                $moves[] = $this->move((string) $id, $gone[$i] ?? null, $come[$i] ?? null);
+            for ($i = 0; $i < max(count($this->gone[$id]), count($this->come[$id])); $i++) {
+                $moves[] = $this->move((string) $id, $this->gone[$id][$i] ?? null, $this->come[$id][$i] ?? null);
             }
         }
         usort($moves, static fn (Move $a, Move $b): int => ($a->to->start ?? PHP_INT_MAX) <=> ($b->to->start ?? PHP_INT_MAX));
@@ -56,8 +64,14 @@ final readonly class PlanDifference
         return new Move($task, $from, $to, $cause, $facts);
     }
 
-    /** @return array{MoveCause, array<string, int|string>} */
-    private function cause(Task $task, Interval $from, ?Interval $to): array
+    /**
+     * Where other work took its place only because that had lost its own, the cause is what took that: `for` names the
+     * task which that happened to. Work that took each other's place in a circle has no other cause than the whole.
+     *
+     * @param  array<string, true>  $asked  tasks whose cause is being looked for
+     * @return array{MoveCause, array<string, int|string>}
+     */
+    private function cause(Task $task, Interval $from, ?Interval $to, array $asked = []): array
     {
         if ($from->end <= $this->problem->first) {
             return [MoveCause::Passed, []];
@@ -80,10 +94,10 @@ final readonly class PlanDifference
         }
         foreach ($this->plan->blocks as $block) {
             if ($block->task !== $task->id && $block->time->overlaps($from)) {
-                return [MoveCause::TaskTook, ['task' => $block->task]];
+                return $this->behind($block, MoveCause::TaskTook, [...$asked, $task->id => true]);
             }
             if (in_array($block->task, $task->after, true) && $block->time->end > $from->start) {
-                return [MoveCause::PredecessorMoved, ['task' => $block->task]];
+                return $this->behind($block, MoveCause::PredecessorMoved, [...$asked, $task->id => true]);
             }
         }
 
@@ -92,6 +106,31 @@ final readonly class PlanDifference
             $to->start < $from->start => MoveCause::EarlierFree,
             default => MoveCause::Rearranged,
         }, []];
+    }
+
+    /**
+     * What is behind another task's block being there.
+     *
+     * @param  array<string, true>  $asked
+     * @return array{MoveCause, array<string, int|string>}
+     */
+    private function behind(Block $block, MoveCause $near, array $asked): array
+    {
+        $other = $this->tasks[$block->task] ?? null;
+        $lost = $this->gone[$block->task][0] ?? null;
+        if ($block->anchored || $other === null || $lost === null) {
+            return [$near, ['task' => $block->task]]; // by hand, begun, or new: that is the cause
+        }
+        if (isset($asked[$block->task])) {
+            return [MoveCause::Rearranged, []];
+        }
+        [$cause, $facts] = $this->cause($other, $lost, $this->come[$block->task][0] ?? null, $asked);
+
+        return match ($cause) {
+            MoveCause::Rearranged => [$cause, []],
+            MoveCause::EarlierFree, MoveCause::NoPlace => [$near, ['task' => $block->task]],
+            default => [$cause, $facts + ['for' => $block->task]],
+        };
     }
 
     private function dayOf(Interval $time): int

@@ -15,6 +15,7 @@ return new class extends Migration
         Schema::create('prospects', static function (Blueprint $table): void {
             $table->foreignId('user_id')->primary()->constrained()->cascadeOnDelete();
             $table->json('slacks'); // latest start, slack and lateness by task and planned start
+            $table->json('late'); // minutes by task
         });
         foreach (['insert' => 'new', 'update' => 'new', 'delete' => 'old'] as $when => $row) {
             DB::unprepared("create trigger prospects_occurrences_{$when} after {$when} on occurrences begin delete from prospects where user_id = {$row}.user_id; end");

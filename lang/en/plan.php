@@ -77,6 +77,12 @@ return [
     'nothing_changed' => 'Nothing had to move.',
     'nothing_to_lay_out' => 'There is nothing to lay out yet: weigh a task and give it an estimate.',
     'moves' => '{1} One task has another place.|[2,*] :count tasks have another place.',
+    'late' => [
+        'ends' => ':title will be late: :end, due :due.',
+        'no_place' => ':title has no place before it is due, :due.',
+        'more' => '{1} One more will be late.|[2,*] :count more will be late.',
+    ],
+    'makes_way' => 'it makes way for :for (:why)',
     'move' => [
         'moved' => ':title moved from :from to :to: :why.',
         'placed' => ':title now has :to: :why.',
@@ -86,6 +92,7 @@ return [
         'passed' => 'its time went by and it was not done',
         'busy_took' => ':by, :when, took its place',
         'busy_took_unnamed' => 'a meeting took its place',
+        'ran_over' => 'the clock of :by ran over',
         'task_took' => ':by took its place',
         'task_took_unnamed' => 'other work took its place',
         'waiting' => 'somebody’s answer must come first',

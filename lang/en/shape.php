@@ -40,6 +40,13 @@ return [
     'send_where' => 'Choose a day, or the bank.',
     'of_left' => 'of :left left',
     'slack_none' => 'none',
+    'late' => [
+        'by_plan' => '{1} One task will be late by this plan|[2,*] :count tasks will be late by this plan',
+        'overdue' => '{1} one is overdue|[2,*] :count are overdue',
+        'overdue_only' => '{1} One task is overdue|[2,*] :count tasks are overdue',
+        'ends' => 'ends :end, due :due',
+        'no_place' => 'no place, due :due',
+    ],
     'tail_today' => 'slack',
     'tail_later' => 'can end as late as',
     'block_length' => 'A block is 5 minutes to 12 hours long.',

@@ -9,6 +9,7 @@ use Eris\TestTrait;
 use Nekto\Core\Plan\Block;
 use Nekto\Core\Plan\Move;
 use Nekto\Core\Plan\MoveCause;
+use Nekto\Core\Plan\Plan;
 use Nekto\Core\Plan\PlanDifference;
 use Nekto\Core\Plan\ReasonCode;
 use Nekto\Core\Plan\Tempo;
@@ -114,7 +115,19 @@ final class RepairTest extends TestCase
             ->previous('Proofs', 'Mon 09:00', 'Mon 10:00')->previous('Print', 'Mon 13:00', 'Mon 13:30');
 
         self::assertSame(['Mon 13:00–14:00 Proofs', 'Mon 14:00–14:30 Print'], $problem->lines());
-        self::assertSame([MoveCause::BusyTook, MoveCause::TaskTook], self::causes($problem));
+        self::assertSame([MoveCause::BusyTook, MoveCause::BusyTook], self::causes($problem), 'the meeting is the cause of both');
+        self::assertSame('Proofs', (new PlanDifference($problem->build(), $problem->plan()))->moves()[1]->facts['for'] ?? null);
+    }
+
+    #[Test]
+    public function work_that_took_each_others_place_has_no_cause_but_the_whole(): void
+    {
+        $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 12:00')
+            ->task('One', minutes: 60)->task('Two', minutes: 60)->task('Three', minutes: 60)
+            ->previous('One', 'Mon 09:00', 'Mon 10:00')->previous('Two', 'Mon 10:00', 'Mon 11:00')->previous('Three', 'Mon 11:00', 'Mon 12:00')->build();
+        $plan = new Plan([new Block('Two', ProblemBuilder::interval('Mon 09:00', 'Mon 10:00')), new Block('Three', ProblemBuilder::interval('Mon 10:00', 'Mon 11:00')), new Block('One', ProblemBuilder::interval('Mon 11:00', 'Mon 12:00'))]);
+
+        self::assertSame([MoveCause::Rearranged, MoveCause::Rearranged, MoveCause::Rearranged], array_map(static fn (Move $move): MoveCause => $move->cause, (new PlanDifference($problem, $plan))->moves()));
     }
 
     #[Test]

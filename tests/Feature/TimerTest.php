@@ -19,7 +19,7 @@ final class TimerTest extends FeatureTestCase
         $this->at('2026-03-11 10:00');
         $this->artisan('nekto:minute');
         self::assertSame(['Wed 09:00–10:10 Essay', 'Wed 10:10–10:40 Quotes'], $this->plan());
-        $this->get('/shape')->assertSeeInOrder(['Moved by itself', 'Quotes', 'Essay took its place.']);
+        $this->get('/shape')->assertSeeInOrder(['Moved by itself', 'Quotes', 'The clock of Essay ran over.']);
 
         $this->at('2026-03-11 10:12');
         $this->get('/work')->assertSee('Essay');

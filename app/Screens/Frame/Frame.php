@@ -33,7 +33,7 @@ final readonly class Frame
             ->selectSub($user->tasks()->open()->whereNull('importance')->toBase()->selectRaw('count(*)'), 'weigh')
             ->selectSub(DB::query()->fromSub($user->savedViews()->where('pinned', true)->limit(self::PINNED)->toBase()->select(['id', 'name']), 'views')->selectRaw('json_group_object(id, name)'), 'pinned')
             ->selectSub(DB::table('changes')->where('user_id', $user->id)->select('count'), 'mark')->first() ?? throw new \LogicException('A select has a row.');
-        $undo = $user->planRevisions()->whereNull('undone_at')->latest('id')->first(['id', 'user_id', 'cause', 'moves', 'seen_at', 'made_at']);
+        $undo = $user->planRevisions()->whereNull('undone_at')->latest('id')->first(['id', 'user_id', 'cause', 'moves', 'late', 'seen_at', 'made_at']);
         $view->getFactory()->share([
             'person' => $user,
             'now' => $now,
@@ -42,6 +42,7 @@ final readonly class Frame
             'pinned' => json_decode((string) $asked->pinned, true, 4, JSON_THROW_ON_ERROR),
             'mark' => (string) $asked->mark,
             'undo' => UndoOffer::of($undo, $user, $now),
+            'mendedLate' => $undo !== null && $undo->seen_at === null ? (new ChangeNote($user, $now))->late($undo) : [],
             'mended' => $undo !== null && $undo->seen_at === null ? (new ChangeNote($user, $now))->lines($undo) : [],
         ]);
     }

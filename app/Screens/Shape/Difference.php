@@ -26,11 +26,12 @@ final readonly class Difference
 
     /**
      * @param  list<array{task: int, title: string, from: string|null, to: string|null, why: string, late: string|null, hue: string, importance: int}>  $lines
+     * @param  list<string>  $late  what it would make late, to be said first
      * @param  list<array{top: float, height: float, title: string, range: string}>  $ghosts  blocks that would come
      * @param  list<int>  $going  blocks that would go
      * @param  string  $nothing  said where nothing would move
      */
-    private function __construct(public Change $change, public array $lines, public int $more, public array $ghosts, public array $going, public ?Gauge $gauge, public string $nothing) {}
+    private function __construct(public Change $change, public array $lines, public array $late, public int $more, public array $ghosts, public array $going, public ?Gauge $gauge, public string $nothing) {}
 
     /**
      * @param  Collection<int, Block>  $blocks  of the day as it is
@@ -65,6 +66,7 @@ final readonly class Difference
         return new self(
             $change,
             $named,
+            $tried->revision === null ? [] : (new ChangeNote($user, $now))->late($tried->revision),
             count($lines) - count($named),
             array_values($after->reject(static fn (Block $block, string $place): bool => isset($before[$place]))->map(static fn (Block $block): array => [
                 'top' => round((RowMapper::start($block) - $span->start) * RunSheet::SCALE, 1),

@@ -19,7 +19,7 @@ final readonly class DropPreview
 
     /**
      * @param  array<string, mixed>  $more  estimate: before and after
-     * @return array{moves: list<array{task: int, title: string, to: string}>, more: int, gauge: string, sum: string, line: string, over: bool, estimate: string|null}
+     * @return array{late: list<string>, moves: list<array{task: int, title: string, to: string}>, more: int, gauge: string, sum: string, line: string, over: bool, estimate: string|null}
      */
     public function of(User $user, LocalDay $day, Tried $tried, array $more, CarbonImmutable $now): array
     {
@@ -28,6 +28,7 @@ final readonly class DropPreview
         [$before, $after] = $more['estimate'] ?? [0, 0];
 
         return [
+            'late' => $tried->revision === null ? [] : (new ChangeNote($user, $now))->late($tried->revision),
             'moves' => array_map(static fn (array $line): array => ['task' => $line['task'], 'title' => $line['title'], 'to' => $line['to'] ?? __('shape.no_place')], array_slice($lines, 0, self::NAMED)),
             'more' => max(0, count($lines) - self::NAMED),
             'gauge' => View::make('components.gauge-column', ['gauge' => $gauge, 'chosen' => null, 'address' => '/shape/'.$day->asString()])->render(),

@@ -66,10 +66,11 @@ final readonly class Gauge
         $load = $main === null
             ? DayLoad::of(IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), 0)
             : $time->load($main->id, $day, $anchored);
+        $picks = new Picks($time->user, Moments::today($time->user, $now));
         $waiting = $untimed->filter(static fn (Task $task): bool => $task->hoursSet() === $main?->id);
-        $planned = self::minutes($mine) + (int) $waiting->sum(static fn (Task $task): int => Picks::share($task->minutesToPlan($now)));
+        $planned = self::minutes($mine) + (int) $waiting->sum(static fn (Task $task): int => $picks->minutes($task, $day, $now));
         $scale = min(self::SCALE, self::HEIGHT / max(60, $load->open, $planned));
-        $pieces = self::stack($mine, $candidates, $time, $day, $now, $load->loadLine, $scale, 100 / max(60, $load->open, $planned), $waiting);
+        $pieces = self::stack($picks, $mine, $candidates, $time, $day, $now, $load->loadLine, $scale, 100 / max(60, $load->open, $planned), $waiting);
 
         return new self(
             $main->name ?? '',
@@ -151,7 +152,7 @@ final readonly class Gauge
      * @param  Collection<int, Task>  $untimed  on top: they have no time yet
      * @return list<GaugePiece>
      */
-    private static function stack(Collection $blocks, Collection $candidates, WorkTime $time, LocalDay $day, CarbonImmutable $now, int $line, float $scale, float $lying, Collection $untimed): array
+    private static function stack(Picks $picks, Collection $blocks, Collection $candidates, WorkTime $time, LocalDay $day, CarbonImmutable $now, int $line, float $scale, float $lying, Collection $untimed): array
     {
         $end = $time->zone->day($day)->end;
         $rank = static fn (Block $block): array => [
@@ -187,7 +188,7 @@ final readonly class Gauge
             $sum += $length;
         }
         foreach ($untimed as $task) {
-            $length = Picks::share($task->minutesToPlan($now));
+            $length = $picks->minutes($task, $day, $now);
             $pieces[] = new GaugePiece(
                 id: null, task: $task->id, label: $task->shortTitle(), minutes: $length, bottom: round($sum * $scale, 1), height: round($length * $scale, 1),
                 hue: $task->area->hue, deep: $task->demand === Demand::Deep, state: 'untimed', spent: 0, over: $sum + $length > $line,

@@ -13,6 +13,7 @@ use App\Rows\Candidate;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Rows\WorkTime;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Day\DayCandidate;
@@ -47,7 +48,7 @@ final readonly class Overfull
             $movable[] = self::candidate((int) $id, $minutes($some), $some->first()?->task->demand === Demand::Deep, $candidates[$id] ?? null, $end);
         }
         foreach ($untimed->filter(static fn (Task $task): bool => $task->hoursSet() === $time->sets->first()?->id) as $task) {
-            $movable[] = self::candidate($task->id, Picks::share($task->minutesToPlan($now)), $task->demand === Demand::Deep, $candidates[$task->id] ?? null, $end);
+            $movable[] = self::candidate($task->id, (new Picks($time->user, Moments::today($time->user, $now)))->minutes($task, $day, $now), $task->demand === Demand::Deep, $candidates[$task->id] ?? null, $end);
         }
         $overfull = OverfullDay::of(
             $movable,

@@ -51,7 +51,7 @@ final readonly class ProposalPanel
         foreach ($time->sets as $set) {
             $load = self::line($time, $set->id, $day, $now);
             $mine = $able->filter(static fn (Candidate $one): bool => $one->set === $set->id);
-            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], $picked->isFor($tasks[$one->id], $day) || isset($fixed[$one->id]) || ($one->due ?? PHP_INT_MAX) <= $end, self::waitsUntil($one, $desk, $slacks)))->all()), $load, $deepLeft);
+            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], $picked->minutes($tasks[$one->id], $day, $now), $picked->isFor($tasks[$one->id], $day) || isset($fixed[$one->id]) || ($one->due ?? PHP_INT_MAX) <= $end, self::waitsUntil($one, $desk, $slacks)))->all()), $load, $deepLeft);
             $line += $load;
             $minutes += $proposal->minutes;
             $deep += $proposal->deepMinutes;
@@ -92,9 +92,9 @@ final readonly class ProposalPanel
         };
     }
 
-    private static function candidate(Candidate $one, Task $task, bool $isPicked, ?int $waitsUntil): DayCandidate
+    private static function candidate(Candidate $one, Task $task, int $minutes, bool $isPicked, ?int $waitsUntil): DayCandidate
     {
-        return new DayCandidate((string) $one->id, Picks::share($one->toPlan()), $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $waitsUntil, Picks::least($one->toPlan()));
+        return new DayCandidate((string) $one->id, $minutes, $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $waitsUntil, $minutes > Picks::share($one->toPlan()) ? $minutes : Picks::least($one->toPlan()));
     }
 
     /** The reason a candidate is there. */

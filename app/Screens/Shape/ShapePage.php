@@ -34,6 +34,7 @@ final readonly class ShapePage extends Page
         public ?Reserve $reserve,
         public ?Difference $difference,
         public bool $needsMending,
+        public ?LateLine $late,
         public Bank $bank,
         public ?ProposalPanel $proposal,
         public ?MorningRun $morning,

@@ -93,11 +93,11 @@ export default class Preview {
     lines(says) {
         const words = says.refused !== undefined
             ? [says.refused]
-            : [...(says.estimate ? [says.estimate] : []), ...says.moves.map((move) => `${move.title} → ${move.to}`), ...(says.more ? [`and ${says.more} more`] : [])]
-        return (words.length ? words : ['nothing gives way']).map((text) => {
+            : [...says.late, ...(says.estimate ? [says.estimate] : []), ...says.moves.map((move) => `${move.title} → ${move.to}`), ...(says.more ? [`and ${says.more} more`] : [])]
+        return (words.length ? words : ['nothing gives way']).map((text, i) => {
             const line = document.createElement('p')
             line.textContent = text
-            line.classList.toggle('coral', says.refused !== undefined)
+            line.classList.toggle('coral', says.refused !== undefined || i < says.late.length)
             return line
         })
     }

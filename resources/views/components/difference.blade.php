@@ -18,6 +18,7 @@
         @foreach ($difference->change->tasks as $id)<input type="hidden" name="tasks[]" value="{{ $id }}">@endforeach
     @endif
     <div class="section-head section-over"><h2>{{ __("shape.change.{$kind->value}") }}</h2><span class="soft">a proposal, nothing moved yet</span></div>
+    @foreach ($difference->late as $sentence)<p class="coral">{{ $sentence }}</p>@endforeach
     @if ($difference->lines === [])
         <p class="soft">{{ $difference->nothing }}</p>
     @endif

@@ -11,7 +11,8 @@
     </x-slot:foot>
     <div class="title-row day-title">
         <h1>{{ $date->format('l j F') }}@if ($date->year !== $person->local($now)->year) {{ $date->year }}@endif</h1>
-        @foreach (array_slice($areas, 0, 3) as $area)
+        @if ($late)<x-late-line :late="$late" />@endif
+        @foreach ($late ? [] : array_slice($areas, 0, 3) as $area)
             <span class="area-sum"><span class="swatch hue-{{ $area['hue'] }}"></span>&nbsp; {{ $area['name'] }} &nbsp;<b class="strong">{{ Times::duration($area['minutes']) }}</b></span>
         @endforeach
         <span class="end">
@@ -57,6 +58,7 @@
             @if ($mended && ! $difference)
                 <div id="change-note">
                     <div class="section-head section-over"><h2>Moved by itself</h2><span class="soft">{{ count($mended) }} {{ count($mended) === 1 ? 'move' : 'moves' }}</span></div>
+                    @foreach ($mendedLate as $sentence)<p class="coral">{{ $sentence }}</p>@endforeach
                     @foreach (array_slice($mended, 0, 6) as $line)
                         <div class="change"><h3>{{ $line['title'] }}</h3>
                             <p>@if ($line['from'] !== null)<span class="was">{{ $line['from'] }}</span>@endif @icon('to')<span class="is">{{ $line['to'] ?? 'no place' }}</span></p>
