@@ -15,6 +15,7 @@ use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Day\DayProposal;
 use Nekto\Core\Hours\Stretch;
 use Nekto\Core\Time\Grid;
 use Nekto\Core\Time\LocalDay;
@@ -76,8 +77,10 @@ final readonly class MakeChange
         foreach ($before->whereNull('done_at')->whereNotIn('id', $change->tasks)->get() as $task) { // what is done stays the day's
             $this->door->change($task->setRelation('user', $user), ['picked_on' => null], $now);
         }
+        $done = $user->tasks()->where('key', true)->whereNotNull('done_at')->where('picked_on', $day->asString())->whereKeyNot($change->tasks)->count(); // they are of the three
+        $keys = array_slice($change->keys, 0, max(0, DayProposal::KEYS - $done));
         foreach ($user->tasks()->whereKey($change->tasks)->with('user')->get() as $task) {
-            $this->door->change($task, ['key' => in_array($task->id, $change->keys, true), ...Picks::columns($task, $day)], $now);
+            $this->door->change($task, ['key' => in_array($task->id, $keys, true), ...Picks::columns($task, $day)], $now);
         }
     }
 }

@@ -71,8 +71,10 @@ final readonly class TakeDay
         $span = Zones::named($user->zone)->day($day);
         $picks = new Picks($user, $day);
         $blocks = Blocks::during($user, $span)->where('state', '!=', BlockState::Passed)->with('task')->get()->toBase();
+        $waiting = $picks->withoutTime($day, $blocks, $now);
+        $keys = $picks->keys($waiting->concat($blocks->map(static fn (Block $block): Task => $block->task)), $day);
         $line = static fn (Task $task, int $minutes, array $times): array => [
-            'task' => $task->id, 'title' => $task->title, 'minutes' => $minutes, 'times' => $times, 'key' => $picks->isKey($task, $day),
+            'task' => $task->id, 'title' => $task->title, 'minutes' => $minutes, 'times' => $times, 'key' => isset($keys[$task->id]),
             'due' => $picks->isDueBy($task, $day),
         ];
         $lines = [];
@@ -80,7 +82,7 @@ final readonly class TakeDay
             $task = $some->firstOrFail()->task;
             $lines[] = $line($task, (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()), array_values($some->map(static fn (Block $block): array => [RowMapper::start($block), RowMapper::end($block)])->all()));
         }
-        foreach ($picks->withoutTime($day, $blocks, $now) as $task) {
+        foreach ($waiting as $task) {
             $lines[] = $line($task, $picks->minutes($task, $day, $now), []);
         }
 

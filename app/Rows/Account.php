@@ -88,6 +88,7 @@ final readonly class Account
         $tasks = $desk->tasks($ids);
         $next = $whole ? self::next($user, $ids, $now) : new Collection;
         $picks = new Picks($user, Moments::today($user, $now));
+        $keys = $picks->keys($tasks, $day);
         $rows = [];
         foreach ($ids as $id) {
             $task = $tasks[$id] ?? null;
@@ -119,7 +120,7 @@ final readonly class Account
                     $ahead && $now < $until => Became::ToCome,
                     default => Became::Moved,
                 },
-                $line['key'] ?? ($task !== null && $task->key && $isPicked),
+                $line['key'] ?? isset($keys[$id]),
                 $due,
                 $done,
                 $task?->done_at === null && isset($next[$id]) ? RowMapper::start($next[$id]) : null,

@@ -121,7 +121,7 @@ final class Candidates
         $rows = [];
         foreach ($all as $row) {
             if ($if !== null && (int) $row->id === $if->task) {
-                [$row->stage, $row->importance, $row->due_on, $row->due_at, $row->said, $row->worked] = [TaskStage::Open->value, $if->importance?->value, $if->dueOn, null, $if->minutes, 0];
+                [$row->stage, $row->importance, $row->due_on, $row->due_at, $row->said, $row->worked] = [TaskStage::Open->value, $if->importance?->value, $if->dueOn, $if->dueAt, $if->minutes, 0];
             }
             $row->stage === TaskStage::Open->value && $rows[(int) $row->id] = $row;
         }

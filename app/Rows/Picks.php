@@ -13,6 +13,7 @@ use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
+use Nekto\Core\Day\DayProposal;
 use Nekto\Core\Time\LocalDay;
 
 /**
@@ -85,10 +86,18 @@ final readonly class Picks
         return $this->day($task)?->number === $day->number;
     }
 
-    /** One of the at most three that make that day a success. */
-    public function isKey(Task $task, LocalDay $day): bool
+    /**
+     * The at most three picks that make that day a success: its own before those left over.
+     *
+     * @param  Collection<int, Task>  $tasks
+     * @return array<int, true> by task id
+     */
+    public function keys(Collection $tasks, LocalDay $day): array
     {
-        return $task->key && $this->isFor($task, $day);
+        $keys = $tasks->filter(fn (Task $task): bool => $task->key && ($task->picked_on === $day->asString() || $this->isFor($task, $day)))->unique('id')
+            ->sortBy(static fn (Task $task): array => [$task->picked_on !== $day->asString(), -($task->importance->value ?? 0), $task->id])->take(DayProposal::KEYS);
+
+        return array_fill_keys($keys->pluck('id')->all(), true);
     }
 
     /**

@@ -10,8 +10,9 @@ use Nekto\Core\Task\Importance;
 final readonly class WhatIf
 {
     /**
-     * @param  string|null  $dueOn  Y-m-d; a due time is taken away by it
+     * @param  string|null  $dueOn  Y-m-d
+     * @param  string|null  $dueAt  as it is stored
      * @param  int|null  $minutes  left
      */
-    public function __construct(public int $task, public ?Importance $importance, public ?string $dueOn, public ?int $minutes) {}
+    public function __construct(public int $task, public ?Importance $importance, public ?string $dueOn, public ?string $dueAt, public ?int $minutes) {}
 }

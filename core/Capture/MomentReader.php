@@ -72,6 +72,7 @@ final readonly class MomentReader
         }
         $bare = '(?<day>'.DayReader::NEAR.'|'.DayReader::PHRASE.')';
         $phrase->look(Kind::At, '(?:(?<![\w-])on\s+|'.self::NOT_AFTER.')'.$bare.',?\s+at\s+(?<spoken>'.self::AT.')'.Phrase::STOP, $read);
+        $phrase->look(Kind::At, '(?<![\w-])at\s+'.$bare.',?\s+(?:at\s+)?(?<time>'.self::TIME.')'.Phrase::STOP, $read); // a slip for "on friday"
         $phrase->look(Kind::At, '(?<![\w-])at\s+(?<spoken>'.self::AT.')(?:,?\s+'.$on.$day.')?'.Phrase::STOP, $read);
         $phrase->look(Kind::At, '(?:(?<![\w-])on\s+|'.self::NOT_AFTER.')'.$bare.',?\s+(?<time>'.self::TIME.')'.Phrase::STOP, $read);
         $phrase->look(Kind::At, '(?<![\w-])(?<time>'.self::TIME.')\s+(?:on\s+)?'.$day.Phrase::STOP, $read);

@@ -42,7 +42,7 @@ final readonly class WeighController
     /** What it would weigh, while the card is being filled. */
     public function preview(WeighRequest $request, Task $task, #[CurrentUser] User $user): JsonResponse
     {
-        $card = $this->screen->weighed($user, $task, $request->importance(), $request->dueOn(), $request->minutes(), Clock::now());
+        $card = $this->screen->weighed($user, $task, $request->importance(), $request->due(), $request->minutes(), Clock::now());
         [$one, $likely, $careful, $answer] = [$card->one, $card->likely, $card->careful, $card->answer];
 
         return response()->json([

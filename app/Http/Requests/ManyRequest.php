@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Edits\DueDay;
 use App\Models\Task;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
@@ -41,15 +42,16 @@ final class ManyRequest extends FormRequest
         return $user->tasks()->whereKey($this->array('ids'))->with(['user', 'area'])->get();
     }
 
-    /** @return array<string, mixed> columns of tasks */
-    public function columns(): array
+    /** @return \Closure(Task): array<string, mixed> columns of each task */
+    public function columns(): \Closure
     {
-        $columns = array_filter($this->safe(['importance', 'push', 'area_id']), static fn (mixed $value): bool => $value !== null && $value !== '');
-        if ($this->filled('due_date')) {
-            $columns += ['due_on' => $this->input('due_date'), 'due_at' => null];
-        }
+        return fn (Task $task): array => $this->same() + ($this->filled('due_date') ? DueDay::columns($task, $this->string('due_date')->toString()) : []);
+    }
 
-        return $columns;
+    /** @return array<string, mixed> columns that all of them get */
+    private function same(): array
+    {
+        return array_filter($this->safe(['importance', 'push', 'area_id']), static fn (mixed $value): bool => $value !== null && $value !== '');
     }
 
     /** The name of the project they go into. */

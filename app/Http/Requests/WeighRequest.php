@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Edits\DueDay;
+use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -57,9 +59,12 @@ final class WeighRequest extends FormRequest
         return Importance::tryFrom($this->integer('importance'));
     }
 
-    public function dueOn(): ?string
+    /** @return array{due_on: string|null, due_at: CarbonImmutable|null} */
+    public function due(): array
     {
-        return $this->filled('due_date') ? $this->string('due_date')->toString() : null;
+        $task = $this->route('task');
+
+        return DueDay::columns($task instanceof Task ? $task : throw new \LogicException('The route names one.'), $this->filled('due_date') ? $this->string('due_date')->toString() : null);
     }
 
     public function minutes(): ?int
@@ -76,7 +81,7 @@ final class WeighRequest extends FormRequest
         $user instanceof User || throw new \LogicException('Behind the sign-in.');
         $columns = ['importance' => $this->importance(), 'estimate' => $this->minutes()];
         if ($this->has('due_date')) {
-            $columns += ['due_on' => $this->dueOn(), 'due_at' => null];
+            $columns += $this->due();
         }
 
         return $columns + match ($this->answer()) {

@@ -34,16 +34,18 @@ final readonly class DayList
         $blocks = Blocks::during($user, $span)->with(['task.area', 'task.project'])->where('state', '!=', BlockState::Passed)->get();
         $parts = ['morning' => [], 'afternoon' => [], 'evening' => [], 'any time' => []];
         $minutes = $done = 0;
+        $waiting = $picks->of($user->tasks()->counted($now)->with(['area', 'project'])->getQuery(), $day)->whereNotIn('id', $blocks->pluck('task_id'))->orderBy('id')->get();
+        $keys = $picks->keys($waiting->toBase()->concat($blocks->map(static fn (Block $block): Task => $block->task)), $day);
         foreach ($blocks->groupBy('task_id') as $some) {
             $first = $some->first() ?? throw new \LogicException('A group is not empty.');
             $length = (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length());
             $start = $zone->minuteOfDay(RowMapper::start($first));
-            $parts[$start < self::NOON ? 'morning' : ($start < self::EVENING ? 'afternoon' : 'evening')][] = ['task' => $first->task, 'minutes' => $length, 'from' => RowMapper::start($first), 'done' => $first->task->done_at !== null, 'key' => $picks->isKey($first->task, $day)];
+            $parts[$start < self::NOON ? 'morning' : ($start < self::EVENING ? 'afternoon' : 'evening')][] = ['task' => $first->task, 'minutes' => $length, 'from' => RowMapper::start($first), 'done' => $first->task->done_at !== null, 'key' => isset($keys[$first->task_id])];
             $minutes += $length;
             $done += $first->task->done_at === null ? 0 : $length;
         }
-        foreach ($picks->of($user->tasks()->counted($now)->with(['area', 'project'])->getQuery(), $day)->whereNotIn('id', $blocks->pluck('task_id'))->orderBy('id')->get() as $task) {
-            $parts[$task->part ?? 'any time'][] = ['task' => $task, 'minutes' => $task->minutesToPlan($now), 'from' => null, 'done' => $task->done_at !== null, 'key' => $task->key];
+        foreach ($waiting as $task) {
+            $parts[$task->part ?? 'any time'][] = ['task' => $task, 'minutes' => $task->minutesToPlan($now), 'from' => null, 'done' => $task->done_at !== null, 'key' => isset($keys[$task->id])];
             $minutes += $task->minutesToPlan($now);
         }
 

@@ -10,7 +10,6 @@ use App\Models\Entry;
 use App\Models\Occurrence;
 use App\Models\Reserve;
 use App\Rows\Candidate;
-use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Rows\Slacks;
 use App\Rows\WorkTime;
@@ -71,6 +70,7 @@ final readonly class RunSheet
      * @param  Collection<int, Block>  $blocks  of the day, with tasks and areas, by start
      * @param  Collection<int, Candidate>  $candidates
      * @param  Collection<int, Entry>  $entries  of the day
+     * @param  array<int, true>  $keys  its key tasks, by id
      */
     public static function of(
         WorkTime $time,
@@ -81,7 +81,7 @@ final readonly class RunSheet
         Collection $entries,
         CarbonImmutable $now,
         ?Block $chosen,
-        Picks $picks,
+        array $keys,
         ?int $reserve = null,
     ): self {
         $user = $time->user;
@@ -93,7 +93,7 @@ final readonly class RunSheet
         $span = self::span($time, $day, $whole, $hours, $timed, $blocks);
         $place = static fn (int $minute): float => round(($minute - $span->start) * self::SCALE, 1);
         $minute = Moments::minute($now);
-        $sheetBlocks = $blocks->map(static fn (Block $block): SheetBlock => self::blockPiece($block, $time, $span, $candidates, $now, $chosen, $picks->isKey($block->task, $day)))->values()->all();
+        $sheetBlocks = $blocks->map(static fn (Block $block): SheetBlock => self::blockPiece($block, $time, $span, $candidates, $now, $chosen, isset($keys[$block->task_id])))->values()->all();
         $busy = $timed->filter(static fn (Occurrence $one): bool => $one->blocks());
 
         return new self(

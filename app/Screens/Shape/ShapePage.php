@@ -30,6 +30,7 @@ final readonly class ShapePage extends Page
         public RunSheet $sheet,
         public Gauge $gauge,
         public Collection $picked,
+        public int $keys,
         public ?Overfull $overfull,
         public ?Reserve $reserve,
         public ?Difference $difference,

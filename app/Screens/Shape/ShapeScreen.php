@@ -39,10 +39,12 @@ final readonly class ShapeScreen
         $chosen = $blocks->firstWhere('id', $ask->block);
         $picks = new Picks($user, $today);
         $untimed = $picks->withoutTime($day, $blocks, $now);
+        $picked = $untimed->concat($blocks->map(static fn (Block $block): Task => $block->task)->filter(static fn (Task $task): bool => $picks->isFor($task, $day))->unique('id'));
+        $keys = $picks->keys($picked, $day);
         $gauge = Gauge::of($time, $day, $blocks, $candidates, $now, $chosen, $untimed);
         $overfull = Overfull::of($time, $day, $blocks, $untimed, $candidates, $gauge, $now);
         $entries = $this->entries($user, $span->start, $span->end);
-        $sheet = RunSheet::of($time, $day, $blocks, $slacks, $candidates, $entries, $now, $chosen, $picks, $ask->reserve);
+        $sheet = RunSheet::of($time, $day, $blocks, $slacks, $candidates, $entries, $now, $chosen, $keys, $ask->reserve);
         $proposes = $ask->propose || in_array($ask->morning, [MorningStep::Day, MorningStep::Wait], true) || ($ask->change === ChangeKind::Wait && $overfull === null);
         $change = match (true) {
             $ask->morning === MorningStep::Lay, $ask->change === ChangeKind::Picks => new Change(ChangeKind::Picks, $ask->picks, $ask->keys),
@@ -58,7 +60,8 @@ final readonly class ShapeScreen
             isPast: $day->number < $today->number,
             sheet: $sheet,
             gauge: $gauge,
-            picked: $untimed->concat($blocks->map(static fn (Block $block): Task => $block->task)->filter(static fn (Task $task): bool => $picks->isFor($task, $day))->unique('id')),
+            picked: $picked,
+            keys: count($keys),
             overfull: $overfull,
             reserve: $ask->reserve === null ? null : collect($time->reserves)->firstWhere('id', $ask->reserve),
             difference: $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $now),

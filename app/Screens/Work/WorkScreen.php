@@ -14,7 +14,6 @@ use App\Rows\Account;
 use App\Rows\AccountRow;
 use App\Rows\Desk;
 use App\Rows\PastRatios;
-use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Rows\RunningClock;
 use App\Time\Moments;
@@ -52,6 +51,7 @@ final readonly class WorkScreen
         $own = $running?->block_id === null ? null : $blocks->firstWhere('id', $running->block_id);
         $forgotten = $running !== null && RunningClock::isForgotten($user, $running, $now, $own) ? $running : null;
         $minute = Moments::minute($now);
+        $rows = $this->rows($blocks->toBase(), $entries->toBase(), $now);
         $stopped = $entries->whereNotNull('stopped_by')->last();
 
         return new WorkPage(
@@ -59,7 +59,7 @@ final readonly class WorkScreen
             block: $current,
             task: $task,
             candidate: $candidate,
-            isKey: $task !== null && (new Picks($user, $today))->isKey($task, $today),
+            isKey: $task !== null && array_filter($rows, static fn (AccountRow $row): bool => $row->task === $task->id && $row->key) !== [],
             meeting: $meeting === null ? null : MeetingScreen::of($user, $meeting),
             forgotten: $forgotten,
             forgottenTask: $forgotten?->task_id === null ? null : $user->tasks()->withTrashed()->find($forgotten->task_id),
@@ -72,7 +72,7 @@ final readonly class WorkScreen
             spent: $task === null ? 0 : Worked::minutes($entries->where('task_id', $task->id), $now),
             entries: $entries,
             next: $this->next($blocks, $meetings, $current, $now),
-            rows: $this->rows($blocks->toBase(), $entries->toBase(), $now),
+            rows: $rows,
             ended: collect($time->ended)->first(static fn (Interval $one): bool => $one->contains($minute))?->start,
             now: $now,
         );

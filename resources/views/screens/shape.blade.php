@@ -1,7 +1,7 @@
 @php
     use App\Wording\Times;
     $date = Carbon\CarbonImmutable::parse($day->asString());
-    $counted = $picked->isEmpty() ? trans_choice('shape.count.blocks', count($sheet->blocks)) : trans_choice('shape.count.picks', $picked->count()).($picked->contains('key', true) ? ', '.$picked->where('key', true)->count().' key' : '');
+    $counted = $picked->isEmpty() ? trans_choice('shape.count.blocks', count($sheet->blocks)) : trans_choice('shape.count.picks', $picked->count()).($keys > 0 ? ", {$keys} key" : '');
     $address = $isToday ? '/shape' : '/shape/'.$day->asString();
 @endphp
 <x-layout title="{{ $date->format('l j F') }}" station="shape">
