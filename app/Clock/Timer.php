@@ -131,7 +131,7 @@ final readonly class Timer
             $yielding = $block->user->blocks()->planned()->where('anchored', false)->where('put_back', false)->pluck('id')->all();
             FixedTime::ensureFree($block->user, $block->starts_at, max($block->ends_at, $now)->addMinutes($minutes), $now, [...$yielding, $block->id], begun: true);
             $block->update(['ends_at' => max($block->ends_at, $now)->addMinutes($minutes)]);
-        });
+        })?->lyingOn(FixedTime::meetings($block->user, $now, $block->ends_at));
     }
 
     /** Somebody's answer is needed first: the task waits, its time is free again. */

@@ -37,7 +37,7 @@ final readonly class BlockEdit
             FixedTime::ensureFree($block->user, $start, $end, $now, [$block->id], begun: $block->starts_at < $now && $start->equalTo($block->starts_at));
             $block->update(['starts_at' => $start, 'ends_at' => $end, 'anchored' => true, 'put_back' => false, 'reserve_id' => null]);
             $this->growToFit($block->task, $now);
-        });
+        })?->lyingOn(FixedTime::meetings($block->user, $start, $end));
     }
 
     /**
@@ -64,7 +64,7 @@ final readonly class BlockEdit
             $block = $task->blocks()->make(['starts_at' => $start, 'ends_at' => $start->addMinutes($minutes), 'anchored' => true]);
             $block->user_id = $task->user_id;
             $block->save();
-        });
+        })?->lyingOn(FixedTime::meetings($task->user, $start, $start->addMinutes($minutes)));
     }
 
     /** How long a block for it would be: its work that is not fixed yet, as far as one block may hold it; 0 if all is. */

@@ -33,6 +33,17 @@ final class PlanRevision extends Model
 
     protected $fillable = ['cause', 'moves', 'late', 'rows', 'made_at', 'seen_at', 'undone_at'];
 
+    /** @var list<Occurrence> said once, with the change: meetings that lie where the hand has put a block */
+    public array $liesOn = [];
+
+    /** @param  list<Occurrence>  $meetings */
+    public function lyingOn(array $meetings): self
+    {
+        $this->liesOn = $meetings;
+
+        return $this;
+    }
+
     /** @param  list<RefusedTime>  $times */
     public function refusing(array $times): self
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Models\Block;
+use App\Models\Occurrence;
 use App\Models\User;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
@@ -33,6 +34,12 @@ final readonly class FixedTime
         if ($other !== null) {
             throw PlanConflict::anchored($other->task->title, Times::range($user, $other->starts_at, $other->ends_at));
         }
+    }
+
+    /** @return list<Occurrence> meetings that some of that time lies on; who wants to be at two things may, but is told */
+    public static function meetings(User $user, CarbonImmutable $start, CarbonImmutable $end): array
+    {
+        return array_values($user->occurrences()->interrupting()->where('starts_at', '<', $end->utc())->where('ends_at', '>', $start->utc())->orderBy('starts_at')->get()->all());
     }
 
     /**

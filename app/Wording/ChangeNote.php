@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
+use App\Models\Occurrence;
 use App\Models\PlanRevision;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -12,7 +13,7 @@ use Carbon\CarbonImmutable;
 final readonly class ChangeNote
 {
     /** What is told of a task with several moves comes first. */
-    private const CAUSES = ['busy_took', 'hours_closed', 'ran_over', 'passed', 'waiting', 'picked', 'outside_part', 'task_took', 'predecessor_moved', 'no_place', 'earlier_free', 'rearranged', 'new_work'];
+    private const CAUSES = ['busy_took', 'hours_closed', 'ran_over', 'passed', 'waiting', 'picked', 'outside_part', 'task_took', 'predecessor_moved', 'no_place', 'earlier_free', 'rearranged', 'less_work', 'new_work'];
 
     /** So many late ones are named. */
     private const LATE = 3;
@@ -51,10 +52,16 @@ final readonly class ChangeNote
         return $more > 0 ? [...$said, trans_choice('plan.late.more', $more)] : $said;
     }
 
+    /** Meetings that lie where the hand has put a block, in a sentence; empty where there are none. */
+    public function liesOn(PlanRevision $revision): string
+    {
+        return $revision->liesOn === [] ? '' : __('plan.lies_on', ['meetings' => implode(', ', array_map(fn (Occurrence $one): string => $one->summary.' '.Times::range($this->user, $one->starts_at, $one->ends_at), $revision->liesOn))]);
+    }
+
     /** The whole in a few short sentences, for the toast. */
     public function summary(PlanRevision $revision, ?string $instead = null): string
     {
-        return implode(' ', array_filter([...$this->late($revision), $instead ?? __("plan.said.{$revision->cause->value}"), $this->movesOnly($revision)]));
+        return implode(' ', array_filter([...$this->late($revision), $instead ?? __("plan.said.{$revision->cause->value}"), $this->liesOn($revision), $this->movesOnly($revision)]));
     }
 
     /** What moved: one move in full, several by their number, none not at all. */
@@ -82,6 +89,7 @@ final readonly class ChangeNote
         $why = $this->why($told);
         $key = match (true) {
             $from === null => 'plan.move.placed',
+            $to === null && $told['cause'] === 'less_work' => 'plan.move.given_back',
             $to === null => 'plan.move.left_out',
             default => 'plan.move.moved',
         };

@@ -35,6 +35,19 @@ final readonly class Said
         ];
     }
 
+    /**
+     * What would become late, before anything is done; with the press that does it all the same.
+     *
+     * @param  array<string, string>  $fields
+     * @return array<string, mixed>|null to be flashed; null where nothing would
+     */
+    public function warning(?PlanRevision $tried, string $action, array $fields): ?array
+    {
+        $late = $tried === null ? [] : (new ChangeNote($this->user, Clock::now()))->late($tried);
+
+        return $late === [] ? null : ['status' => implode(' ', [...$late, __('plan.nothing_moved_yet')]), 'offer' => ['action' => $action, 'fields' => ['late' => '1', ...$fields], 'label' => __('plan.all_the_same')]];
+    }
+
     private function refused(RefusedTime $one): string
     {
         return __('plan.time_taken', [
@@ -49,7 +62,7 @@ final readonly class Said
      * The next free time of a single task whose set time is another's, to be taken with one press.
      *
      * @param  list<RefusedTime>  $refused
-     * @return array{task: int, day: string, start: string, label: string}|null
+     * @return array{action: string, fields: array<string, string>, label: string}|null
      */
     private function offer(array $refused): ?array
     {
@@ -59,6 +72,6 @@ final readonly class Said
         }
         $local = $this->user->local($one->free);
 
-        return ['task' => $one->task->id, 'day' => $local->format('Y-m-d'), 'start' => $local->format('H:i'), 'label' => __('plan.take_free_time', ['when' => Times::when($this->user, $one->free, Clock::now())])];
+        return ['action' => "/tasks/{$one->task->id}/place", 'fields' => ['day' => $local->format('Y-m-d'), 'start' => $local->format('H:i')], 'label' => __('plan.take_free_time', ['when' => Times::when($this->user, $one->free, Clock::now())])];
     }
 }

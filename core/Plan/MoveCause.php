@@ -37,6 +37,9 @@ enum MoveCause: string
     /** It has no place before the horizon any more. */
     case NoPlace = 'no_place';
 
+    /** It has fewer minutes to place than it had. */
+    case LessWork = 'less_work';
+
     /** It has minutes to place that it did not have. */
     case NewWork = 'new_work';
 

@@ -19,6 +19,9 @@ final readonly class PlanDifference
     /** @var array<string, list<Interval>> places that are new to it */
     private array $come;
 
+    /** @var array<string, true> tasks without a place for all of their minutes */
+    private array $missing;
+
     public function __construct(private PlanningProblem $problem, private Plan $plan)
     {
         $tasks = [];
@@ -34,6 +37,7 @@ final readonly class PlanDifference
             $come[$id] = array_values(array_udiff($after[$id] ?? [], $before[$id] ?? [], self::compare(...)));
         }
         [$this->gone, $this->come] = [$gone, $come];
+        $this->missing = array_fill_keys(array_map(static fn (Unplaced $one): string => $one->task, $plan->unplaced), true);
     }
 
     /**
@@ -78,6 +82,9 @@ final readonly class PlanDifference
         }
         if ($to === null && $task->waiting) {
             return [MoveCause::Waiting, []];
+        }
+        if ($to === null && ! isset($this->missing[$task->id])) {
+            return [MoveCause::LessWork, []];
         }
         $busy = $this->problem->busy->between($from->start, $from->end)->intervals;
         if ($busy !== []) {

@@ -19,7 +19,8 @@ return [
     ],
     'three_keys' => 'At most three key tasks make a day. Take one of them away.',
     'picked' => '{0} Nothing is picked for this day.|{1} 1 task is picked and laid out.|[2,*] :count tasks are picked and laid out.',
-    'picked_without_time' => '“:title” is picked for this day. No free stretch is long enough, so it has no time on it yet.',
+    'picked_no_time' => '{1} No free stretch of it is long enough for :titles.|[2,*] No free stretches of it are long enough for :titles.',
+    'picked_without_time' => '“:title” is picked for this day, but no free stretch of it is long enough.',
     'change' => [
         'lay-out' => 'Laid out anew', 'wait' => 'What can wait', 'longer' => 'Longer hours', 'cut' => 'One is cut', 'mend' => 'To be mended', 'picks' => 'A day that fits, laid out',
         'no_time_here' => 'this day has no stretch for it',

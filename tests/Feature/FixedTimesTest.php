@@ -127,10 +127,10 @@ final class FixedTimesTest extends FeatureTestCase
         self::assertStringContainsString('Interview', $said);
         self::assertStringContainsString('14:00', $said);
         self::assertIsArray($offer);
-        self::assertSame([$call->id, '2026-03-11', '15:00'], [$offer['task'], $offer['day'], $offer['start']]);
+        self::assertSame(["/tasks/{$call->id}/place", ['day' => '2026-03-11', 'start' => '15:00']], [$offer['action'], $offer['fields']]);
         $this->get('/shape')->assertSee($offer['label']);
 
-        $this->post("/tasks/{$call->id}/place", ['day' => $offer['day'], 'start' => $offer['start']])->assertSessionHasNoErrors();
+        $this->post($offer['action'], $offer['fields'])->assertSessionHasNoErrors();
         self::assertContains('Wed 15:00–15:30 Call the press office!', $this->plan());
     }
 
@@ -145,7 +145,7 @@ final class FixedTimesTest extends FeatureTestCase
         $this->post("/tasks/{$call->id}/weigh");
 
         self::assertStringContainsString('Lighting walk-through', (string) session('status'));
-        self::assertSame('14:45', session('offer')['start'] ?? null);
+        self::assertSame('14:45', session('offer')['fields']['start'] ?? null);
         $this->post("/tasks/{$call->id}/place", ['day' => '2026-03-11', 'start' => '14:45'])->assertSessionHasNoErrors();
         self::assertSame(['Wed 14:45–15:15 Call the press office!'], $this->plan());
     }

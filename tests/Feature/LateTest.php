@@ -92,4 +92,63 @@ final class LateTest extends FeatureTestCase
         self::assertCount(4, array_filter($this->plan(), static fn (string $line): bool => str_ends_with($line, '!')));
         $this->get('/shape')->assertDontSee('late by this plan');
     }
+
+    #[Test]
+    public function nothing_is_sent_past_its_due_date_unwarned(): void
+    {
+        $quotes = $this->task('Courier quotes', 30, dueOn: '2026-03-11');
+        $this->post('/plan/lay-out');
+        $block = $quotes->blocks()->sole();
+        foreach (['bank', 'tomorrow'] as $to) {
+            $this->post("/blocks/{$block->id}/send", ['to' => $to])->assertSessionHas('status', 'Courier quotes will be late: Thu 12, 09:30, due Wed 11. Nothing has moved yet.');
+            self::assertSame(['Wed 09:00–09:30 Courier quotes'], $this->plan());
+        }
+        $offer = session('offer');
+        $this->get('/shape')->assertSee('All the same');
+        self::assertIsArray($offer);
+        $this->post($offer['action'], $offer['fields']);
+        self::assertSame(['Thu 09:00–09:30 Courier quotes'], $this->plan());
+    }
+
+    #[Test]
+    public function a_block_put_on_a_meeting_by_hand_is_said_to_lie_on_it(): void
+    {
+        $block = $this->block($this->task('Essay', 60), '2026-03-11 09:00', '2026-03-11 10:00');
+        $this->meeting('Lighting review', '2026-03-11 10:00', '2026-03-11 10:30');
+        $drop = ['day' => '2026-03-11', 'start' => '09:00', 'minutes' => 75];
+
+        $this->postJson("/blocks/{$block->id}/try", $drop)->assertJsonPath('late.0', 'It lies on Lighting review 10:00–10:30.');
+        $this->patch("/blocks/{$block->id}", $drop)->assertSessionHas('status', fn (string $status): bool => str_contains($status, 'It lies on Lighting review 10:00–10:30.'));
+    }
+
+    #[Test]
+    public function a_pick_without_a_place_is_over_only_where_nothing_would_make_way(): void
+    {
+        foreach (range(1, 4) as $i) {
+            $this->block($this->task("Filler {$i}", 90), '2026-03-11 '.['09:00', '10:30', '13:15', '14:45'][$i - 1], '2026-03-11 '.['10:30', '12:00', '14:45', '16:15'][$i - 1]);
+        }
+        $this->task('Essay', 120)->update(['picked_on' => '2026-03-11', 'splits' => false]);
+
+        // 6 h 12 under the line, 6 h laid out, none of it picked: two hours of pick would have their place
+        $this->get('/shape')->assertSee('2 h 00 without a time')->assertDontSee('over the load line');
+        $this->ines->tasks()->where('title', '!=', 'Essay')->update(['picked_on' => '2026-03-11']);
+        $this->get('/shape')->assertSee('1 h 48 over the load line');
+    }
+
+    #[Test]
+    public function a_task_with_less_left_gives_time_back_and_is_not_said_to_have_no_place(): void
+    {
+        $essay = $this->task('Essay', 180);
+        $this->post('/plan/lay-out');
+
+        $this->patch("/tasks/{$essay->id}", ['left' => '60 min'])->assertSessionHas('status', fn (string $status): bool => ! str_contains($status, 'no place'));
+    }
+
+    #[Test]
+    public function an_undo_says_where_things_are_again(): void
+    {
+        $block = $this->block($this->task('Essay', 60), '2026-03-11 14:00', '2026-03-11 15:00');
+        $this->patch("/blocks/{$block->id}", ['day' => '2026-03-12', 'start' => '09:00', 'minutes' => 60]);
+        $this->post('/plan/undo')->assertSessionHas('status', 'The block is back where it was. Essay is at 14:00 again.');
+    }
 }

@@ -169,7 +169,7 @@ final class PlanTest extends FeatureTestCase
         $quotes = $this->task('Quotes', minutes: 30);
 
         $this->followingRedirects()->from('/shape')->post("/tasks/{$quotes->id}/place", ['day' => '2026-03-11'])
-            ->assertSee('No free stretch is long enough, so it has no time on it yet.')->assertSee('30 min over the load line');
+            ->assertSee('no free stretch of it is long enough.')->assertSee('30 min over the load line');
 
         self::assertSame('2026-03-11', $quotes->refresh()->picked_on);
         self::assertSame(['Thu 09:00–09:30 Quotes'], $this->plan());

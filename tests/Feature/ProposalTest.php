@@ -66,8 +66,8 @@ final class ProposalTest extends FeatureTestCase
         }
         $this->at('2026-03-11 15:30');
 
-        // two hours less a fifth, and the evening's hour; the one that has begun comes first
-        $this->get('/shape?propose=1')->assertSee('Begun')->assertSeeText('1 h 00 of 2 h 36, deep');
+        // two hours less a fifth; the one that has begun comes first
+        $this->get('/shape?propose=1')->assertSee('Begun')->assertSeeText('1 h 00 of 1 h 36, deep');
     }
 
     #[Test]

@@ -78,7 +78,7 @@ final class UndoTest extends FeatureTestCase
         $older = static fn (?array $row): ?array => $row === null ? null : array_reverse(array_diff_key($row, ['put_back' => 0]) + ['user_id' => 1, 'gone_since' => 1], true);
         $revision->update(['rows' => array_map(static fn (array $rows): array => array_map(static fn (array $row): array => ['id' => $row['id'], 'before' => $older($row['before']), 'after' => $older($row['after'])], $rows), $revision->rows)]);
 
-        $this->post('/plan/undo')->assertSessionHas('status', __('plan.undone.laid_out'));
+        $this->post('/plan/undo')->assertSessionHas('status', __('plan.undone.laid_out').' Essay is at 15:00 again.');
 
         self::assertSame(['Wed 15:00–16:00 Essay'], $this->plan());
     }
@@ -97,7 +97,7 @@ final class UndoTest extends FeatureTestCase
 
         $this->post('/plan/undo');
         self::assertSame($laidOut, $this->plan());
-        $this->post('/plan/undo')->assertSessionHas('status', __('plan.undone.laid_out'));
+        $this->post('/plan/undo')->assertSessionHas('status', __('plan.undone.laid_out').' Essay is at 15:00 again.');
         self::assertSame($before, $this->plan());
         $this->post('/plan/undo')->assertSessionHas('status', __('plan.nothing_to_undo'));
     }

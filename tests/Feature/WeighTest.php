@@ -51,6 +51,18 @@ final class WeighTest extends FeatureTestCase
     }
 
     #[Test]
+    public function a_due_time_survives_weighing_and_moves_with_its_day(): void
+    {
+        $item = $this->unweighed('Mount');
+        $item->update(['due_at' => '2026-03-13 12:00:00', 'due_hard' => true]);
+        $this->get('/weigh')->assertSeeInOrder(['at 12:00', 'hard']);
+        $this->post("/weigh/{$item->id}", ['answer' => 'make_time', 'importance' => 3, 'due_date' => '2026-03-13', 'estimate' => '1 h']);
+        self::assertSame(['2026-03-13 12:00:00', null], [$item->refresh()->due_at?->toDateTimeString(), $item->due_on]);
+        $this->post('/tasks/many', ['ids' => [$item->id], 'due_date' => '2026-03-30']);
+        self::assertSame('2026-03-30 11:00:00', $item->refresh()->due_at?->toDateTimeString(), 'noon of a summer day');
+    }
+
+    #[Test]
     public function the_card_says_what_it_would_weigh(): void
     {
         $this->task('Catalogue', 300, Importance::Vital, dueOn: '2026-03-12');

@@ -21,6 +21,7 @@ use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\Trial;
 use App\Rows\RowMapper;
 use App\Time\Clock;
 use App\Time\Zones;
@@ -95,14 +96,23 @@ final readonly class BlockController
     }
 
     /** To another day, or back to the bank. */
-    public function send(SendRequest $request, Block $block, #[CurrentUser] User $user, SendBlock $send, LetWait $wait): RedirectResponse
+    public function send(SendRequest $request, Block $block, #[CurrentUser] User $user, SendBlock $send, LetWait $wait, Trial $trial): RedirectResponse
     {
         $now = Clock::now();
         $day = $request->day($now);
 
-        return $this->shape($request, $block, static fn (): ?PlanRevision => $day === null
-            ? $wait($user, [$block->task_id], Zones::named($user->zone)->dayOf(RowMapper::start($block)), $now)
-            : $send($block, $day, $now));
+        $from = Zones::named($user->zone)->dayOf(RowMapper::start($block));
+        $change = static fn (): ?PlanRevision => $day === null ? $wait($user, [$block->task_id], $from, $now) : $send($block, $day, $now);
+        if (! $request->boolean('late')) { // never past a due date unwarned
+            $request->ensureCurrent($block);
+            $warning = $this->said->warning($trial->of($user, $from, $now, $change)->revision, "/blocks/{$block->id}/send", array_filter($request->safe(['to', 'day', 'mark'])));
+            if ($warning !== null) {
+                return back()->with($warning);
+            }
+            $block->refresh()->load(['task', 'user']);
+        }
+
+        return $this->shape($request, $block, $change);
     }
 
     /** @param  \Closure(): ?PlanRevision  $change */

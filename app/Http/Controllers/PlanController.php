@@ -10,11 +10,16 @@ use App\Edits\EndDay;
 use App\Edits\MakeChange;
 use App\Http\Requests\ChangeRequest;
 use App\Http\Requests\PickRequest;
+use App\Models\Task;
 use App\Models\User;
 use App\Planning\TakeBack;
+use App\Rows\Blocks;
+use App\Rows\Picks;
 use App\Time\Clock;
 use App\Time\Moments;
+use App\Time\Zones;
 use App\Wording\Said;
+use App\Wording\UndoneNote;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -48,7 +53,9 @@ final readonly class PlanController
         $now = Clock::now();
         $day = LocalDay::fromString($request->day());
         $revision = $make($user, $day, new Change(ChangeKind::Picks, $request->picks(), $request->keys()), $now);
-        $words = $said->about($revision, trans_choice('shape.picked', count($request->picks())));
+        $without = (new Picks($user, Moments::today($user, $now)))->withoutTime($day, Blocks::during($user, Zones::named($user->zone)->day($day))->get()->toBase(), $now)->whereIn('id', $request->picks());
+        $picked = trans_choice('shape.picked', count($request->picks()) - $without->count());
+        $words = $said->about($revision, $without->isEmpty() ? $picked : $picked.' '.trans_choice('shape.picked_no_time', $without->count(), ['titles' => $without->map(static fn (Task $task): string => "“{$task->title}”")->implode(', ')]));
         if ($request->boolean('morning')) {
             $user->update(['morning_on' => Moments::today($user, $now)->asString()]);
         }
@@ -74,9 +81,8 @@ final readonly class PlanController
         if ($undone === null) {
             return back()->with('status', __($request->filled('revision') ? 'plan.undone_already' : 'plan.nothing_to_undo'));
         }
-        $said = __("plan.undone.{$undone->revision->cause->value}");
 
-        return back()->with('status', $undone->leftAlone === [] ? $said : "{$said} ".__('plan.undone_except', ['titles' => implode(', ', $undone->leftAlone)]));
+        return back()->with('status', (new UndoneNote($user, Clock::now()))->of($undone));
     }
 
     /** The change note was read. */

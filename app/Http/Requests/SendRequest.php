@@ -17,7 +17,7 @@ final class SendRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return [...$this->markRules(), 'to' => ['required', 'in:tomorrow,day,bank'], 'day' => ['required_if:to,day', 'nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01']];
+        return [...$this->markRules(), 'late' => ['sometimes', 'boolean'], 'to' => ['required', 'in:tomorrow,day,bank'], 'day' => ['required_if:to,day', 'nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01']];
     }
 
     /** @return array<string, string> */

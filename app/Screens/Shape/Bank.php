@@ -82,6 +82,7 @@ final readonly class Bank
             carried: $one->carried,
             left: $one->left,
             due: $one->due === null ? '' : Times::day($user, $task->due_on === null ? $one->due : $one->due - 1, $now),
+            hard: $one->due !== null && $task->due_hard,
             late: $one->due !== null && $one->due < Moments::minute($now),
             room: $one->demand?->room(),
             pressure: $one->pressure(),

@@ -21,6 +21,7 @@ final readonly class BankRow
         public ?int $left,
         public string $due,
         public bool $late,
+        public bool $hard,
         public ?int $room,
         public ?int $pressure,
         public int $pull,

@@ -28,7 +28,7 @@ final readonly class DropPreview
         [$before, $after] = $more['estimate'] ?? [0, 0];
 
         return [
-            'late' => $tried->revision === null ? [] : (new ChangeNote($user, $now))->late($tried->revision),
+            'late' => $tried->revision === null ? [] : array_values(array_filter([...(new ChangeNote($user, $now))->late($tried->revision), (new ChangeNote($user, $now))->liesOn($tried->revision)])),
             'moves' => array_map(static fn (array $line): array => ['task' => $line['task'], 'title' => $line['title'], 'to' => $line['to'] ?? __('shape.no_place')], array_slice($lines, 0, self::NAMED)),
             'more' => max(0, count($lines) - self::NAMED),
             'gauge' => View::make('components.gauge-column', ['gauge' => $gauge, 'chosen' => null, 'address' => '/shape/'.$day->asString()])->render(),

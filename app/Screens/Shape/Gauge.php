@@ -35,6 +35,9 @@ final readonly class Gauge
 
     /**
      * @param  list<GaugePiece>  $pieces  from the foot up
+     * @param  int  $planned  minutes that are laid out: the sum of its blocks
+     * @param  int  $waiting  minutes of picks without a time on the day
+     * @param  int  $yielding  minutes of $planned that would make way for them: neither picked nor due nor begun
      * @param  array<int, array{name: string, minutes: int, line: int}>  $others  what the other sets of hours carry
      */
     private function __construct(
@@ -42,6 +45,8 @@ final readonly class Gauge
         public DayLoad $load,
         public array $pieces,
         public int $planned,
+        public int $waiting,
+        private int $yielding,
         public int $deep,
         public int $deepLimit,
         public int $lead,
@@ -68,15 +73,18 @@ final readonly class Gauge
             : $time->load($main->id, $day, $anchored);
         $picks = new Picks($time->user, Moments::today($time->user, $now));
         $waiting = $untimed->filter(static fn (Task $task): bool => $task->hoursSet() === $main?->id);
-        $planned = self::minutes($mine) + (int) $waiting->sum(static fn (Task $task): int => $picks->minutes($task, $day, $now));
-        $scale = min(self::SCALE, self::HEIGHT / max(60, $load->open, $planned));
-        $pieces = self::stack($picks, $mine, $candidates, $time, $day, $now, $load->loadLine, $scale, 100 / max(60, $load->open, $planned), $waiting);
+        $planned = self::minutes($mine);
+        $waits = (int) $waiting->sum(static fn (Task $task): int => $picks->minutes($task, $day, $now));
+        $scale = min(self::SCALE, self::HEIGHT / max(60, $load->open, $planned + $waits));
+        $pieces = self::stack($picks, $mine, $candidates, $time, $day, $now, $load->loadLine, $scale, 100 / max(60, $load->open, $planned + $waits), $waiting);
 
         return new self(
             $main->name ?? '',
             $load,
             $pieces,
             $planned,
+            $waits,
+            self::minutes($mine->filter(static fn (Block $block): bool => self::yields($block, $picks, $day, $now))),
             self::minutes($blocks->filter(static fn (Block $block): bool => $block->state !== BlockState::Passed && $block->task->demand === Demand::Deep)),
             $time->user->deep_limit,
             self::lead($time, $day),
@@ -106,16 +114,22 @@ final readonly class Gauge
         return RowMapper::time($block)->contains(Moments::minute($now));
     }
 
-    /** How far the day is over its line; 0 if it is not. */
+    /** True for what is laid out on the day and would make way for its picks. */
+    public static function yields(Block $block, Picks $picks, LocalDay $day, CarbonImmutable $now): bool
+    {
+        return $block->isPlanned() && $block->starts_at > $now && ! $block->isPinned() && ! $picks->isFor($block->task, $day) && ! $picks->isDueBy($block->task, $day);
+    }
+
+    /** How far the day is over its line, with its picks that have no time yet in place of what would make way for them; 0 if it is not. */
     public function over(): int
     {
-        return max(0, $this->planned - $this->load->loadLine);
+        return max(0, $this->planned - $this->load->loadLine, $this->waiting === 0 ? 0 : $this->planned + $this->waiting - $this->yielding - $this->load->loadLine);
     }
 
     /** Minutes that the gauge reaches up to. */
     public function top(): int
     {
-        return max($this->load->open, $this->planned);
+        return max($this->load->open, $this->planned + $this->waiting);
     }
 
     /** Pixels. */

@@ -44,11 +44,15 @@ final readonly class Overfull
         [$able, $fixed] = $counted->partition(static fn (Block $block): bool => $block->state === BlockState::Planned && $block->starts_at > $now);
         $minutes = static fn (Collection $some): int => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length());
         $movable = [];
+        $picks = new Picks($time->user, Moments::today($time->user, $now));
+        if ($untimed->isNotEmpty()) { // what makes way for picks by itself need not be asked
+            $able = $able->reject(static fn (Block $block): bool => Gauge::yields($block, $picks, $day, $now));
+        }
         foreach ($able->groupBy('task_id') as $id => $some) {
             $movable[] = self::candidate((int) $id, $minutes($some), $some->first()?->task->demand === Demand::Deep, $candidates[$id] ?? null, $end);
         }
         foreach ($untimed->filter(static fn (Task $task): bool => $task->hoursSet() === $time->sets->first()?->id) as $task) {
-            $movable[] = self::candidate($task->id, (new Picks($time->user, Moments::today($time->user, $now)))->minutes($task, $day, $now), $task->demand === Demand::Deep, $candidates[$task->id] ?? null, $end);
+            $movable[] = self::candidate($task->id, $picks->minutes($task, $day, $now), $task->demand === Demand::Deep, $candidates[$task->id] ?? null, $end);
         }
         $overfull = OverfullDay::of(
             $movable,

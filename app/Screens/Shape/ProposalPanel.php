@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Screens\Shape;
 
 use App\Models\Block;
+use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
 use App\Rows\Candidate;
 use App\Rows\Desk;
 use App\Rows\Picks;
+use App\Rows\RowMapper;
 use App\Rows\Slacks;
 use App\Rows\WorkTime;
 use App\Time\Moments;
@@ -18,8 +20,10 @@ use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Day\DayCandidate;
+use Nekto\Core\Day\DayLoad;
 use Nekto\Core\Day\DayProposal;
 use Nekto\Core\Task\Demand;
+use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
 use Nekto\Core\Time\LocalDay;
 
@@ -30,9 +34,11 @@ final readonly class ProposalPanel
 
     /**
      * @param  list<array{task: Task, minutes: int, key: bool, why: string, picked: bool}>  $picks  most pull first
-     * @param  list<array{task: Task, minutes: int, until: int|null}>  $waiting  what can wait least first
+     * @param  list<array{task: Task, minutes: int, until: int|null, late: bool}>  $waiting  what can wait least first
+     * @param  int  $minutes  of the main hours, as $line: the same sums as the gauge's, of what is left of the day
+     * @param  list<array{name: string, minutes: int, line: int}>  $others  what the other sets of hours carry
      */
-    private function __construct(public array $picks, public array $waiting, public int $more, public int $minutes, public int $line, public int $deep, public int $deepLimit) {}
+    private function __construct(public array $picks, public array $waiting, public int $more, public int $minutes, public int $line, public int $deep, public int $deepLimit, public array $others) {}
 
     /** @param  Collection<int, Candidate>  $candidates */
     public static function of(Desk $desk, LocalDay $day, WorkTime $time, Collection $candidates, Slacks $slacks): self
@@ -42,18 +48,27 @@ final readonly class ProposalPanel
         $tasks = $desk->tasks($able->keys()->all());
         $able = $able->filter(static fn (Candidate $one): bool => isset($tasks[$one->id]) && ($tasks[$one->id]->not_before === null || Moments::minute($tasks[$one->id]->not_before) < $time->zone->day($day)->end));
         $picked = new Picks($user, Moments::today($user, $now));
-        $picks = $waiting = [];
+        $picks = $waiting = $others = [];
         $line = $minutes = $deep = $left = 0;
         $keys = DayProposal::KEYS - $picked->of($user->tasks()->where('key', true)->whereNotNull('done_at')->getQuery(), $day)->count();
         $deepLeft = $user->deep_limit;
-        $fixed = $desk->blocksOn($day)->filter(static fn (Block $block): bool => $block->isFixed($now))->pluck('task_id')->flip()->all();
+        $stands = $desk->blocksOn($day)->filter(static fn (Block $block): bool => $block->state !== BlockState::Passed);
+        $fixed = $stands->filter(static fn (Block $block): bool => $block->isFixed($now) && ! $block->anchored)->pluck('task_id')->flip()->all();
+        $anchored = $stands->filter(static fn (Block $block): bool => $block->anchored);
+        $taken = IntervalSet::covering(...$anchored->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all());
+        $deepLeft -= (int) $stands->filter(static fn (Block $block): bool => $block->task->demand === Demand::Deep && ($block->anchored || ! $block->isPlanned()))->sum(static fn (Block $block): int => RowMapper::time($block)->length());
+        $pinned = $anchored->filter(static fn (Block $block): bool => $block->isAhead($now))->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()))->all();
+        $able = $able->reject(static fn (Candidate $one): bool => isset($pinned[$one->id]) && $one->toPlan() <= $pinned[$one->id]); // its time is its own already
         $end = $time->zone->day($day)->end; // what is due by then cannot wait: like a pick, it comes before all others
         foreach ($time->sets as $set) {
-            $load = self::line($time, $set->id, $day, $now);
+            $load = self::line($time, $set->id, $day, $taken, $now);
             $mine = $able->filter(static fn (Candidate $one): bool => $one->set === $set->id);
-            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], $picked->minutes($tasks[$one->id], $day, $now), $picked->isFor($tasks[$one->id], $day) || isset($fixed[$one->id]) || ($one->due ?? PHP_INT_MAX) <= $end, self::waitsUntil($one, $desk, $slacks)))->all()), $load, $deepLeft);
-            $line += $load;
-            $minutes += $proposal->minutes;
+            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], max(0, $picked->minutes($tasks[$one->id], $day, $now) - ($pinned[$one->id] ?? 0)), $picked->isFor($tasks[$one->id], $day) || isset($fixed[$one->id]) || ($one->due ?? PHP_INT_MAX) <= $end, self::waitsUntil($one, $desk, $slacks)))->all()), $load, $deepLeft);
+            if ($set->id === $time->sets->first()?->id) {
+                [$line, $minutes] = [$load, $proposal->minutes];
+            } elseif ($proposal->minutes > 0) {
+                $others[] = ['name' => $set->name, 'minutes' => $proposal->minutes, 'line' => $load];
+            }
             $deep += $proposal->deepMinutes;
             $deepLeft -= $proposal->deepMinutes;
             foreach ($proposal->picks as $id) {
@@ -62,20 +77,20 @@ final readonly class ProposalPanel
                 $picks[] = ['task' => $tasks[$one->id], 'minutes' => $proposal->minutesOf[$id], 'key' => $isKey, 'why' => self::why($user, $one, $tasks[$one->id], $picked, $day, $now), 'picked' => $picked->isFor($tasks[$one->id], $day)];
             }
             foreach ($proposal->waiting as $one) {
-                count($waiting) < self::SHOWN_WAITING ? $waiting[] = ['task' => $tasks[(int) $one->id], 'minutes' => $one->minutes, 'until' => $one->waitsUntil] : $left++;
+                count($waiting) < self::SHOWN_WAITING ? $waiting[] = ['task' => $tasks[(int) $one->id], 'minutes' => $one->minutes, 'until' => $one->waitsUntil, 'late' => isset($slacks->late[(int) $one->id])] : $left++;
             }
         }
 
-        return new self($picks, $waiting, $left, $minutes, $line, $deep, $user->deep_limit);
+        return new self($picks, $waiting, $left, $minutes, $line, $deep, $user->deep_limit, $others);
     }
 
     /** The load line of the day, or of what is left of it. */
-    private static function line(WorkTime $time, int $set, LocalDay $day, CarbonImmutable $now): int
+    private static function line(WorkTime $time, int $set, LocalDay $day, IntervalSet $anchored, CarbonImmutable $now): int
     {
         $span = $time->zone->day($day);
-        $left = $time->open($set)->between(max($span->start, min($span->end, Moments::minute($now))), $span->end)->length();
+        $left = $time->open($set)->without($anchored)->between(max($span->start, min($span->end, Moments::minute($now))), $span->end)->length();
 
-        return min($time->load($set, $day, IntervalSet::empty())->loadLine, $left - (int) round($left * $time->user->margin_percent / 100));
+        return min($time->load($set, $day, $anchored)->loadLine, DayLoad::line($left, $time->user->margin_percent));
     }
 
     /** The latest start of its next block, at which all that waits can begin together; null where no date hurries it. */

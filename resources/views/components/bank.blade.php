@@ -17,7 +17,7 @@
                     <span><a href="/tasks/{{ $row->id }}" tabindex="-1" draggable="false">{{ $row->title }} @if ($row->carried)<span class="soft">@icon('carried'){{ $row->carried }}</span>@endif</a>@pressure($row->pressure)</span>
                     @unless ($isPast)<form method="post" action="/tasks/{{ $row->id }}/place">@csrf<input type="hidden" name="day" value="{{ $day->asString() }}"><button class="place sr-only" data-key="p" tabindex="-1" aria-label="Pick, give it time">Pick</button></form>@endunless</span></td>
                 <td>{{ $row->left === null ? '–' : Times::column($row->left) }}</td>
-                <td @class(['coral' => $row->late])>{{ $row->due }}</td>
+                <td @class(['coral' => $row->late, 'strong' => $row->hard])>{{ $row->due }}@if ($row->hard)<span class="hard">hard</span>@endif</td>
                 <td @class(['coral strong' => ($row->room ?? 0) < 0])>{{ $row->room === null ? '' : Times::column($row->room) }}</td>
                 <td class="pull">{{ $row->pull }}</td>
             </tr>

@@ -75,7 +75,7 @@
             <div class="toast" role="status" id="toast" x-data="toast">
                 <span>{{ session('status') }}</span>
                 @if (session('offer') !== null)
-                    <form method="post" action="/tasks/{{ session('offer')['task'] }}/place">@csrf<input type="hidden" name="day" value="{{ session('offer')['day'] }}"><input type="hidden" name="start" value="{{ session('offer')['start'] }}"><button>{{ session('offer')['label'] }}</button></form>
+                    <form method="post" action="{{ session('offer')['action'] }}">@csrf @foreach (session('offer')['fields'] as $name => $value)<input type="hidden" name="{{ $name }}" value="{{ $value }}">@endforeach<button>{{ session('offer')['label'] }}</button></form>
                 @endif
                 @if (session('revision') !== null)
                     <x-undo :revision="session('revision')"><button>Undo <span aria-hidden="true">&nbsp;U</span></button></x-undo>

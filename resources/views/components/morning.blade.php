@@ -34,12 +34,12 @@
     @elseif ($step === MorningStep::Day && $proposal)
         <form method="get" action="{{ $address }}" class="proposal" id="morning-day">
             <input type="hidden" name="morning" value="{{ $next->value }}">
-            <p class="soft">{{ Times::duration($proposal->minutes) }} of {{ Times::duration($proposal->line) }}, deep {{ Times::duration($proposal->deep) }} of {{ Times::duration($proposal->deepLimit) }}</p>
+            <p class="soft">{{ Times::duration($proposal->minutes) }} of {{ Times::duration($proposal->line) }}, deep {{ Times::duration($proposal->deep) }} of {{ Times::duration($proposal->deepLimit) }}@foreach ($proposal->others as $other), {{ $other['name'] }} {{ Times::duration($other['minutes']) }} of {{ Times::duration($other['line']) }}@endforeach</p>
             <ul>@foreach ($proposal->picks as $pick)<li><label class="check"><input type="checkbox" name="picks[]" value="{{ $pick['task']->id }}" checked> <span class="swatch hue-{{ $pick['task']->area->hue }}"></span> <span class="grow"><b>{{ $pick['task']->shortTitle() }}</b> <span class="soft">{{ $pick['why'] }}</span></span></label><span>{{ Times::column($pick['minutes']) }}</span><label class="key-mark"><input type="checkbox" name="keys[]" value="{{ $pick['task']->id }}" @checked($pick['key']) aria-label="{{ $pick['task']->title }} is a key task"> key</label></li>@endforeach</ul>
             @if ($proposal->picks === [])<p class="soft">Nothing weighed and estimated fits this day.</p>@endif
         </form>
     @elseif ($step === MorningStep::Wait && $proposal)
-        @forelse ($proposal->waiting as $one)<div class="morning-row"><span class="grow">{{ $one['task']->shortTitle() }}</span><span class="soft">{{ $one['until'] === null ? 'no date hurries it' : 'until '.Times::when($person, $one['until'], $now) }}</span><span>{{ Times::column($one['minutes']) }}</span></div>@empty<p class="soft">Everything fits.</p>@endforelse
+        @forelse ($proposal->waiting as $one)<div class="morning-row"><span class="grow">{{ $one['task']->shortTitle() }}</span><span class="soft">@if ($one['late'])<span class="coral">late as it is</span>@else{{ $one['until'] === null ? 'no date hurries it' : 'until '.Times::when($person, $one['until'], $now) }}@endif</span><span>{{ Times::column($one['minutes']) }}</span></div>@empty<p class="soft">Everything fits.</p>@endforelse
         @if ($proposal->more)<p class="soft">and {{ $proposal->more }} more</p>@endif
     @elseif ($step === MorningStep::Lay && $difference)
         <x-difference :difference="$difference" :gauge="$gauge" :day="$day" :address="$address" :ask="$ask" />

@@ -67,7 +67,7 @@
             <p class="margin-note note-text" style="--t:{{ $note['top'] }}">{{ $note['text'] }}</p>
         @endunless
     @endforeach
-    @if ($sheet->nowAt !== null)<span class="now-mark" style="--t:{{ $sheet->nowAt }}"><b>{{ $sheet->nowLabel }}</b></span>@endif
+    @if ($sheet->nowAt !== null)<span @class(['now-mark', 'now-top' => $sheet->nowAt < 10]) style="--t:{{ $sheet->nowAt }}"><b>{{ $sheet->nowLabel }}</b></span>@endif
     @if ($place?->joinTo !== null)<i @class(['join', 'join-up' => $place->joinsUpward(), 'join-down' => ! $place->joinsUpward()]) style="--from:{{ $place->joinFrom }};--to:{{ $place->joinTo }}"></i>@endif
     @if ($reserve !== null)
         @php $at = $sheet->reserve($reserve->id); @endphp
