@@ -37,6 +37,7 @@ use Nekto\Core\Task\Left;
  * @property int|null $estimate minutes
  * @property int|null $said minutes last said to be left; the estimate, until somebody says otherwise
  * @property CarbonImmutable|null $said_at UTC, since when what is worked counts against it; null = all of it
+ * @property int|null $expected minutes that the plan expects in all instead; null = as said
  * @property int|null $estimate_begun minutes, the estimate when the work began
  * @property int $min_chunk minutes
  * @property int $max_chunk minutes
@@ -87,7 +88,7 @@ final class Task extends Model
     /** The columns' own defaults, so that a new task can be looked at before it is read back. */
     protected $attributes = [
         'stage' => 'inbox', 'source' => 'typed', 'push' => 0, 'due_hard' => false, 'min_chunk' => 15, 'max_chunk' => 120,
-        'demand' => 'light', 'carried' => 0, 'said' => null, 'said_at' => null, 'estimate_begun' => null, 'project_id' => null, 'section_id' => null, 'hours_set_id' => null, 'repeat_id' => null, 'occurs_on' => null,
+        'demand' => 'light', 'carried' => 0, 'said' => null, 'said_at' => null, 'estimate_begun' => null, 'expected' => null, 'project_id' => null, 'section_id' => null, 'hours_set_id' => null, 'repeat_id' => null, 'occurs_on' => null,
         'position' => 0, 'picked_on' => null, 'key' => false, 'set_at' => null, 'part' => null, 'splits' => true, 'waiting_for' => null,
         'waiting_since' => null, 'ask_on' => null, 'return_on' => null, 'origin' => null,
     ];
@@ -212,7 +213,7 @@ final class Task extends Model
             $this->syncOriginalAttribute('worked');
         }
 
-        return new Left($this->said, (int) $this->attributes['worked']);
+        return new Left($this->said, (int) $this->attributes['worked'], $this->said_at === null ? $this->expected : null);
     }
 
     /** Minutes: 0 where it is done or nothing was said. */

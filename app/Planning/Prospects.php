@@ -5,19 +5,34 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Models\User;
+use App\Rows\PastRatios;
 use App\Rows\Slacks;
+use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Nekto\Core\Estimate\Correction;
+use Nekto\Core\Estimate\Pair;
 use Nekto\Core\Plan\Block;
 use Nekto\Core\Plan\Plan;
 use Nekto\Core\Plan\PlanningProblem;
+use Nekto\Core\Plan\Unplaced;
+use Nekto\Core\Plan\UnplacedReason;
+use Nekto\Core\Prospect\Chances;
 use Nekto\Core\Prospect\LatestStarts;
 use Nekto\Core\Prospect\Outcome;
+use Nekto\Core\Prospect\Ratios;
+use Nekto\Core\Task\Demand;
 
 /** What follows from a person's plan: kept beside it when it is stored, and computed anew when it was not. */
 final readonly class Prospects
 {
-    public function __construct(private ProblemLoader $problems) {}
+    /** Of a thousand runs a chance is known to a hundredth or two; these do. */
+    private const RUNS = 400;
+
+    /** Pairs from which on a kind of work speaks for itself. */
+    private const ENOUGH = 12;
+
+    public function __construct(private ProblemLoader $problems, private PastRatios $past) {}
 
     public function slacks(User $user, CarbonImmutable $now): Slacks
     {
@@ -26,10 +41,26 @@ final readonly class Prospects
             return Slacks::read($kept->slacks, $kept->late);
         }
         $problem = $this->problems->load($user, $now)->problem;
-        $blocks = [...$problem->anchored, ...$problem->previous];
-        usort($blocks, static fn (Block $a, Block $b): int => $a->time->start <=> $b->time->start);
 
-        return self::keep($user, $problem, new Plan(array_values(array_filter($blocks, static fn (Block $block): bool => $block->time->end > $problem->now))));
+        return self::keep($user, $problem, self::plan($problem));
+    }
+
+    /** The plan as it is laid out. */
+    private static function plan(PlanningProblem $problem): Plan
+    {
+        $blocks = array_filter([...$problem->anchored, ...$problem->previous], static fn (Block $block): bool => $block->time->end > $problem->now);
+        usort($blocks, static fn (Block $a, Block $b): int => $a->time->start <=> $b->time->start);
+        $placed = [];
+        foreach ($blocks as $block) {
+            $placed[$block->task] = ($placed[$block->task] ?? 0) + $block->time->length();
+        }
+        $unplaced = [];
+        foreach ($problem->tasks as $task) {
+            $missing = $task->minutes - ($placed[$task->id] ?? 0);
+            $missing > 0 && $unplaced[] = new Unplaced($task->id, $missing, UnplacedReason::NoOpenTime);
+        }
+
+        return new Plan($blocks, $unplaced);
     }
 
     public static function keep(User $user, PlanningProblem $problem, Plan $plan): Slacks
@@ -39,7 +70,7 @@ final readonly class Prospects
             $late[(int) $task] = $minutes;
         }
         $slacks = Slacks::from((new LatestStarts($problem, $plan))->blocks, $late);
-        DB::table('prospects')->upsert([['user_id' => $user->id, 'slacks' => json_encode($slacks->blocks, JSON_THROW_ON_ERROR), 'late' => json_encode((object) $slacks->late, JSON_THROW_ON_ERROR)]], ['user_id'], ['slacks', 'late']);
+        DB::table('prospects')->upsert([['user_id' => $user->id, 'slacks' => json_encode($slacks->blocks, JSON_THROW_ON_ERROR), 'late' => json_encode((object) $slacks->late, JSON_THROW_ON_ERROR), 'chances' => null]], ['user_id'], ['slacks', 'late', 'chances']);
 
         return $slacks;
     }
@@ -50,6 +81,72 @@ final readonly class Prospects
         $kept = DB::table('prospects')->where('user_id', $user->id)->value('late');
 
         return is_string($kept) ? (array) json_decode($kept, true) : null;
+    }
+
+    /**
+     * The chance of each due task to be in time by the plan as it is, from what such work took.
+     *
+     * @return array<int, int> % by task; empty with too little history to tell
+     */
+    public function chances(User $user, CarbonImmutable $now): array
+    {
+        $kept = DB::table('prospects')->where('user_id', $user->id)->value('chances');
+        if (is_string($kept)) {
+            return (array) json_decode($kept, true);
+        }
+        $pairs = $this->past->pairs($user);
+        $this->slacks($user, $now); // makes the row
+        $chances = count($pairs) < Correction::LEAST ? [] : $this->simulated($this->problems->load($user, $now), $pairs);
+        DB::table('prospects')->where('user_id', $user->id)->update(['chances' => json_encode((object) $chances, JSON_THROW_ON_ERROR)]);
+
+        return $chances;
+    }
+
+    /**
+     * @param  list<Pair>  $pairs
+     * @return array<int, int>
+     */
+    private function simulated(LoadedProblem $loaded, array $pairs): array
+    {
+        $special = $like = $same = [];
+        foreach ($loaded->problem->tasks as $task) {
+            $row = $loaded->tasks[(int) $task->id] ?? null;
+            $left = $row?->left(Moments::moment($loaded->problem->now));
+            if ($row !== null && $left !== null) {
+                $kind = "{$row->area_id} {$row->demand->value}";
+                $like[$kind] ??= self::like($pairs, (string) $row->area_id, $row->demand);
+                $of = $left->worked === 0 && $left->said === $left->toPlan() ? $kind : "{$kind} {$left->said} {$left->worked} {$left->toPlan()}"; // many are drawn from the same
+                $special[$task->id] = $same[$of] ??= Ratios::ofRest($like[$kind], $left->said, $left->worked, $left->toPlan());
+            }
+        }
+        $chances = [];
+        foreach ((new Chances($loaded->problem, self::plan($loaded->problem), Ratios::exact(), $special, self::RUNS))->byTask as $task => $chance) {
+            $chances[(int) $task] = (int) round(100 * $chance);
+        }
+
+        return $chances;
+    }
+
+    /**
+     * What the narrowest kind of work took that has been done often enough.
+     *
+     * @param  list<Pair>  $pairs
+     * @return non-empty-list<float>
+     */
+    private static function like(array $pairs, string $area, Demand $demand): array
+    {
+        foreach ([
+            static fn (Pair $pair): bool => $pair->area === $area && $pair->demand === $demand,
+            static fn (Pair $pair): bool => $pair->demand === $demand,
+            static fn (Pair $pair): bool => true,
+        ] as $belongs) {
+            $ratios = array_map(static fn (Pair $pair): float => $pair->ratio(), array_values(array_filter($pairs, $belongs)));
+            if (count($ratios) >= self::ENOUGH) {
+                return $ratios;
+            }
+        }
+
+        return array_map(static fn (Pair $pair): float => $pair->ratio(), $pairs) ?: [1.0];
     }
 
     /** The plan is another one without having been planned: an undo brought it back. */

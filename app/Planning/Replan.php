@@ -27,6 +27,7 @@ final readonly class Replan
         private PlanStore $plans,
         private Journal $journal,
         private MoveNames $names,
+        private Expected $expected,
     ) {}
 
     /**
@@ -41,6 +42,7 @@ final readonly class Replan
             $was = Prospects::late($user);
             $first === null || $first();
             $this->plans->dropWithoutWork($user);
+            $this->expected->refresh($user);
             $rows = $this->problems->read($user, $now);
             $calm = $this->problems->problem($rows, hold: $hold);
             $loaded = $afresh ? $this->problems->problem($rows, afresh: true, hold: $hold) : $calm;

@@ -8,7 +8,6 @@ use Illuminate\Support\Collection;
 use Nekto\Core\Pressure\DueDemand;
 use Nekto\Core\Pressure\Pull;
 use Nekto\Core\Task\Importance;
-use Nekto\Core\Task\Left;
 
 /** What was computed about an open task, without its text. */
 final readonly class Candidate
@@ -17,6 +16,7 @@ final readonly class Candidate
      * @param  int  $id  the task's
      * @param  Importance|null  $importance  null while unweighed
      * @param  int|null  $left  minutes of work left, 0 past the estimate; null without one
+     * @param  int  $toPlan  minutes to be laid out: a step where it is past its estimate, 0 without one
      * @param  int  $carried  how often it was carried over
      * @param  int|null  $due  minutes since 1970-01-01T00:00Z
      * @param  bool  $isNext  nothing of its project must be done before it
@@ -26,6 +26,7 @@ final readonly class Candidate
         public int $id,
         public ?Importance $importance,
         public ?int $left,
+        public int $toPlan,
         public int $carried,
         public ?int $due,
         public ?DueDemand $demand,
@@ -46,12 +47,6 @@ final readonly class Candidate
         asort($rank);
 
         return (new Collection($rank))->map(static fn (int $place, int $key): self => $candidates[$key]);
-    }
-
-    /** Minutes to be laid out: a step where it is past its estimate, 0 without one. */
-    public function toPlan(): int
-    {
-        return $this->left === null ? 0 : (new Left($this->left, 0))->toPlan();
     }
 
     /** %, null without a due date. */

@@ -46,6 +46,7 @@ final class Candidates
                 (int) $row->id,
                 $importance,
                 self::left($row)?->minutes(),
+                self::left($row)?->toPlan() ?? 0,
                 (int) $row->carried,
                 $row->due,
                 $demand,
@@ -107,7 +108,7 @@ final class Candidates
 
     private static function left(\stdClass $row): ?Left
     {
-        return $row->said === null ? null : new Left((int) $row->said, (int) $row->worked);
+        return $row->said === null ? null : new Left((int) $row->said, (int) $row->worked, $row->said_at === null && $row->expected !== null ? (int) $row->expected : null);
     }
 
     /** @return array{array<int, \stdClass>, Steps} open tasks by id, the oldest first, and the order of sequential steps */
@@ -116,12 +117,12 @@ final class Candidates
         $all = DB::table('tasks')->join('areas', 'areas.id', 'tasks.area_id')->leftJoin('projects', 'projects.id', 'tasks.project_id')->leftJoin('sections', 'sections.id', 'tasks.section_id')
             ->where('tasks.user_id', $user->id)->whereIn('stage', [TaskStage::Inbox->value, TaskStage::Open->value, TaskStage::Waiting->value])->whereNull('tasks.done_at')->whereNull('tasks.deleted_at')
             ->orderBy('tasks.created_at')->orderBy('tasks.id')
-            ->get(['tasks.id', 'stage', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'due_on', 'due_at', 'said', DB::raw(Worked::sinceSaid($now).' as worked'), 'demand', 'not_before', 'carried', 'tasks.created_at',
+            ->get(['tasks.id', 'stage', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'due_on', 'due_at', 'said', 'said_at', 'expected', DB::raw(Worked::sinceSaid($now).' as worked'), 'demand', 'not_before', 'carried', 'tasks.created_at',
                 'tasks.project_id', 'tasks.section_id', 'tasks.position', DB::raw('coalesce(sections.sequential, projects.sequential, 0) as sequential')]);
         $rows = [];
         foreach ($all as $row) {
             if ($if !== null && (int) $row->id === $if->task) {
-                [$row->stage, $row->importance, $row->due_on, $row->due_at, $row->said, $row->worked] = [TaskStage::Open->value, $if->importance?->value, $if->dueOn, $if->dueAt, $if->minutes, 0];
+                [$row->stage, $row->importance, $row->due_on, $row->due_at, $row->said, $row->worked, $row->said_at, $row->expected] = [TaskStage::Open->value, $if->importance?->value, $if->dueOn, $if->dueAt, $if->minutes, 0, null, null];
             }
             $row->stage === TaskStage::Open->value && $rows[(int) $row->id] = $row;
         }

@@ -19,7 +19,7 @@ final class Guarded
         'projects' => ['user_id', 'note', 'created_at', 'updated_at'],
         'sections' => ['user_id'],
         'repeats' => ['user_id', 'created_at', 'updated_at'],
-        'tasks' => ['user_id', 'short', 'note', 'source', 'typed', 'origin', 'created_at', 'updated_at'],
+        'tasks' => ['user_id', 'short', 'note', 'source', 'typed', 'origin', 'expected', 'created_at', 'updated_at'],
         'subtasks' => ['user_id'],
         'meetings' => ['user_id', 'uid', 'summary', 'source', 'expanded_until', 'created_at', 'updated_at'],
         'meeting_notes' => ['user_id'],

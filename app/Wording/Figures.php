@@ -9,6 +9,17 @@ use Nekto\Core\Pressure\DueDemand;
 /** Computed figures in words. */
 final class Figures
 {
+    /** The chance to be in time, where it is known. */
+    public static function chance(?int $percent): string
+    {
+        return match (true) {
+            $percent === null => '',
+            $percent >= 99 => __('figures.chance.sure'),
+            $percent <= 1 => __('figures.chance.hardly'),
+            default => __('figures.chance.percent', ['percent' => $percent]),
+        };
+    }
+
     /** "45 %"; a pressure that is beyond measure is said, not counted. */
     public static function pressure(?int $percent): string
     {

@@ -71,14 +71,15 @@ final class Chances
      */
     private function simulate(PlanningProblem $problem, Plan $plan, Outcome $outcome, Timeline $open, array $hours, Ratios $usual, array $special, int $runs): array
     {
-        $index = $due = $earliest = $shares = $ids = [];
+        $index = $due = $earliest = $shares = $ids = $known = [];
         foreach ($problem->tasks as $task) {
             if (isset($hours[$task->hours])) {
                 $index[$task->id] = count($ids);
                 $ids[] = $task->id;
                 $due[] = $task->due === null || ! isset($outcome->finish[$task->id]) ? -1 : $open->position($task->due->at);
                 $earliest[] = $open->position($task->notBefore ?? $problem->first);
-                $shares[] = self::shares($special[$task->id] ?? $usual);
+                $ratios = $special[$task->id] ?? $usual;
+                $shares[] = $known[spl_object_id($ratios)] ??= self::shares($ratios);
             }
         }
         $steps = [];

@@ -28,6 +28,26 @@ final readonly class Ratios
         return new self([1.0]);
     }
 
+    /**
+     * What the rest of a task may take, as shares of what is planned for it: of past work only what ran longer than this one
+     * has run says something about it.
+     *
+     * @param  non-empty-list<float>  $ratios  actual ÷ estimate of such work
+     * @param  int  $estimate  minutes, at least 1
+     * @param  int  $worked  minutes so far
+     * @param  int  $planned  minutes that are still laid out for it, at least 1
+     */
+    public static function ofRest(array $ratios, int $estimate, int $worked, int $planned): self
+    {
+        $rest = [];
+        foreach ($ratios as $ratio) {
+            $left = $ratio * $estimate - $worked;
+            $left > 0 && $rest[] = $left / $planned;
+        }
+
+        return $rest === [] ? self::exact() : new self($rest);
+    }
+
     /** The value below which that share of all lies, from 0 to 1; between two of them in proportion. */
     public function at(float $share): float
     {

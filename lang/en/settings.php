@@ -12,6 +12,11 @@ return [
     'date_saved' => 'That date has hours of its own.',
     'date_removed' => ':date has its usual hours again.',
     'unknown_zone' => 'There is no such time zone. Choose one of the list, such as Europe/Lisbon.',
+    'estimates' => [
+        'typed' => 'each estimate as it is typed',
+        'likely' => 'what such work likely takes: the median of your own',
+        'careful' => 'what eight of ten such tasks of yours stay within',
+    ],
     'tempo' => [
         'calm' => 'calm: little moves beyond what must',
         'even' => 'even: work moves where that clearly pays',

@@ -11,6 +11,7 @@ use App\Meetings\TakeEvents;
 use App\Models\CalendarImport;
 use App\Models\User;
 use App\Planning\Mend;
+use App\Planning\Prospects;
 use App\Planning\TakeDay;
 use App\Reminders\Remind;
 use App\Repeats\ComeBack;
@@ -31,7 +32,7 @@ final class Minute extends Command
 
     protected $description = 'Mends plans, reads mailboxes, reminds, expands repeating meetings, goes on with imports; run it each minute';
 
-    public function handle(Mend $mend, ExtendMeetings $extend, TakeEvents $take, ReadMailbox $mailbox, ComeBack $comeBack, Tidy $tidy, Remind $remind): int
+    public function handle(Mend $mend, ExtendMeetings $extend, TakeEvents $take, ReadMailbox $mailbox, ComeBack $comeBack, Tidy $tidy, Remind $remind, Prospects $prospects): int
     {
         $now = Clock::now();
         $failed = 0;
@@ -42,6 +43,7 @@ final class Minute extends Command
                 $mailbox($user, $now);
                 $comeBack($user, $now);
                 $revision = $mend($user, $now);
+                $prospects->chances($user, $now); // so that no page has to wait for them
                 $remind($user, $now);
                 Heartbeat::beat($user->id, $now);
                 $revision === null || $this->line("Mended the plan of account {$user->id}: ".count($revision->moves).' moves.');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\EstimateUse;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nekto\Core\Hours\Stretch;
@@ -26,6 +27,7 @@ final class SettingsRequest extends FormRequest
             'lunch_to' => ['nullable', 'required_with:lunch_from', 'date_format:H:i', 'after:lunch_from'],
             'addresses' => ['nullable', 'string', 'max:500'],
             'tempo' => ['required', Rule::enum(Tempo::class)],
+            'estimates' => ['sometimes', 'required', Rule::enum(EstimateUse::class)],
             'theme' => ['required', Rule::in(['auto', 'light', 'dark'])],
             'single_keys' => ['required', 'boolean'],
             'month_first' => ['sometimes', 'boolean'],
@@ -64,7 +66,7 @@ final class SettingsRequest extends FormRequest
         $minutes = fn (string $key): ?int => $this->filled($key) ? Stretch::minutes($this->string($key)->toString()) : null;
 
         return [
-            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'tempo', 'theme', 'single_keys', 'month_first', 'carry_picks', 'mend_asks', 'sound', 'remind_mail',
+            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'estimates', 'tempo', 'theme', 'single_keys', 'month_first', 'carry_picks', 'mend_asks', 'sound', 'remind_mail',
                 'remind_before', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after']),
             ...($this->has('reminds') ? ['reminds' => implode(',', array_intersect(self::REMINDS, $this->array('reminds')))] : []),
             ...($this->has('close_at') ? ['close_at' => $minutes('close_at')] : []),

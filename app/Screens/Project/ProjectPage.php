@@ -22,7 +22,8 @@ final readonly class ProjectPage extends Page
      * @param  int  $minutes  left
      * @param  CarbonImmutable|null  $end  when the plan finishes it
      * @param  bool  $whole  all that is left has its time
-     * @param  int|null  $chance  percent
+     * @param  int|null  $chance  percent, of the weakest of its due dates
+     * @param  array<int, int>  $chances  % to be in time, by task
      * @param  Collection<int, Area>  $areas
      */
     public function __construct(
@@ -36,6 +37,7 @@ final readonly class ProjectPage extends Page
         public ?CarbonImmutable $end,
         public bool $whole,
         public ?int $chance,
+        public array $chances,
         public Collection $areas,
     ) {}
 }

@@ -11,6 +11,7 @@ use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
 use App\Models\Worked;
+use App\Planning\Prospects;
 use App\Rows\RowMapper;
 use App\Time\Clock;
 use App\Time\Moments;
@@ -19,7 +20,7 @@ use Illuminate\Support\Facades\DB;
 /** Projects with their remaining work and when the plan finishes them. */
 final readonly class ProjectScreen
 {
-    public function __construct(private ChanceOfProject $chance) {}
+    public function __construct(private Prospects $prospects) {}
 
     /** @return list<array{project: Project, open: int, done: int, minutes: int, end: int|null}> */
     public function all(User $user): array
@@ -46,6 +47,9 @@ final readonly class ProjectScreen
         $planned = $user->blocks()->whereIn('task_id', $open->modelKeys())->where('state', BlockState::Planned)->get()->sum(static fn (Block $block): int => RowMapper::time($block)->length());
         $minutes = (int) $open->sum(static fn (Task $task): int => $task->minutesLeft(Clock::now()));
 
+        $chances = $this->prospects->chances($user, Clock::now());
+        $own = array_intersect_key($chances, array_flip($open->modelKeys()));
+
         return new ProjectPage(
             project: $project,
             sections: $open->toBase()->groupBy(static fn (Task $task): int => (int) $task->section_id),
@@ -56,7 +60,8 @@ final readonly class ProjectScreen
             unestimated: $open->whereNull('estimate')->count(),
             end: $last?->ends_at,
             whole: $planned >= $minutes,
-            chance: ($this->chance)($user, $open, Clock::now()),
+            chance: $own === [] ? null : min($own),
+            chances: $chances,
             areas: $user->areas()->get(),
         );
     }

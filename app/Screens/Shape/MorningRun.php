@@ -80,7 +80,7 @@ final readonly class MorningRun
         $picks = new Picks($user, Moments::today($user, $now));
 
         return array_values($best->map(static fn (Candidate $one): array => [
-            'task' => $tasks[$one->id], 'minutes' => $one->toPlan(), 'pull' => $one->pull->total(), 'why' => ProposalPanel::why($user, $one, $tasks[$one->id], $picks, $day, $now),
+            'task' => $tasks[$one->id], 'minutes' => $one->toPlan, 'pull' => $one->pull->total(), 'why' => ProposalPanel::why($user, $one, $tasks[$one->id], $picks, $day, $now),
         ])->values()->all());
     }
 }

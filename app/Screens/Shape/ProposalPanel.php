@@ -58,7 +58,7 @@ final readonly class ProposalPanel
         $taken = IntervalSet::covering(...$anchored->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all());
         $deepLeft -= (int) $stands->filter(static fn (Block $block): bool => $block->task->demand === Demand::Deep && ($block->anchored || ! $block->isPlanned()))->sum(static fn (Block $block): int => RowMapper::time($block)->length());
         $pinned = $anchored->filter(static fn (Block $block): bool => $block->isAhead($now))->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()))->all();
-        $able = $able->reject(static fn (Candidate $one): bool => isset($pinned[$one->id]) && $one->toPlan() <= $pinned[$one->id]); // its time is its own already
+        $able = $able->reject(static fn (Candidate $one): bool => isset($pinned[$one->id]) && $one->toPlan <= $pinned[$one->id]); // its time is its own already
         $end = $time->zone->day($day)->end; // what is due by then cannot wait: like a pick, it comes before all others
         foreach ($time->sets as $set) {
             $load = self::line($time, $set->id, $day, $taken, $now);
@@ -109,7 +109,7 @@ final readonly class ProposalPanel
 
     private static function candidate(Candidate $one, Task $task, int $minutes, bool $isPicked, ?int $waitsUntil): DayCandidate
     {
-        return new DayCandidate((string) $one->id, $minutes, $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $waitsUntil, $minutes > Picks::share($one->toPlan()) ? $minutes : Picks::least($one->toPlan()));
+        return new DayCandidate((string) $one->id, $minutes, $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $waitsUntil, $minutes > Picks::share($one->toPlan) ? $minutes : Picks::least($one->toPlan));
     }
 
     /** The reason a candidate is there. */

@@ -11,6 +11,8 @@ use App\Models\Project;
 use App\Models\Task;
 use App\Screens\Page;
 use Illuminate\Support\Collection;
+use Nekto\Core\Estimate\Remaining;
+use Nekto\Core\Task\Left;
 
 /** A task, whole. */
 final readonly class TaskPage extends Page
@@ -22,6 +24,9 @@ final readonly class TaskPage extends Page
      * @param  Collection<int, HoursSet>  $sets
      * @param  Collection<int, string>  $contexts  names
      * @param  int|null  $likely  minutes, as $careful and $spent; null without enough past pairs
+     * @param  Left|null  $left  null where it is done or nothing was said
+     * @param  Remaining|null  $remaining  where it is past its estimate
+     * @param  int|null  $chance  % to be in time
      * @param  Collection<int, Block>  $blocks  the latest first
      * @param  list<array{when: string, what: string}>  $history
      */
@@ -36,6 +41,9 @@ final readonly class TaskPage extends Page
         public ?int $careful,
         public int $pairs,
         public int $spent,
+        public ?Left $left,
+        public ?Remaining $remaining,
+        public ?int $chance,
         public Collection $blocks,
         public array $history,
     ) {}

@@ -7,6 +7,7 @@ namespace App\Screens\Task;
 use App\Models\Task;
 use App\Models\User;
 use App\Models\Worked;
+use App\Planning\Prospects;
 use App\Rows\PastRatios;
 use App\Time\Clock;
 use App\Wording\History;
@@ -17,7 +18,7 @@ final readonly class TaskScreen
 {
     private const EVENTS = 60;
 
-    public function __construct(private PastRatios $past) {}
+    public function __construct(private PastRatios $past, private Prospects $prospects) {}
 
     /** @param  string  $back  the address to go back to */
     public function of(User $user, Task $task, string $back): TaskPage
@@ -37,6 +38,9 @@ final readonly class TaskScreen
             careful: $task->estimate !== null && $correction->isReliable() ? $correction->carefully($task->estimate) : null,
             pairs: $correction->pairs,
             spent: $spent,
+            left: $task->done_at === null ? $task->left(Clock::now()) : null,
+            remaining: $this->past->remaining($user, $task, Clock::now()),
+            chance: $task->due_on === null && $task->due_at === null ? null : $this->prospects->chances($user, Clock::now())[$task->id] ?? null,
             blocks: $task->blocks()->orderByDesc('starts_at')->limit(20)->get(),
             history: (new History($user))->lines($task->events()->limit(self::EVENTS)->get()),
         );

@@ -14,12 +14,14 @@ use Illuminate\Support\Collection;
 final readonly class ViewPage extends Page
 {
     /**
+     * @param  array<int, int>  $chances  % to be in time, by task
      * @param  bool  $contradicts  its conditions exclude each other
      * @param  Collection<string, Collection<int, Task>>  $groups  by name
      * @param  Collection<int, Candidate>  $candidates  by task id
      * @param  array<string, array<int|string, string>>  $choices  by kind of condition
      */
     public function __construct(
+        public array $chances,
         public string $sentence,
         public Question $question,
         public bool $contradicts,

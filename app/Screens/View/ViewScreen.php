@@ -8,6 +8,7 @@ use App\Find\Conditions;
 use App\Find\Question;
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\Prospects;
 use App\Rows\Candidate;
 use App\Rows\Desk;
 use Carbon\CarbonImmutable;
@@ -18,21 +19,25 @@ final readonly class ViewScreen
 {
     private const ROWS = 100;
 
-    public function __construct(private Desk $desk) {}
+    public function __construct(private Desk $desk, private Prospects $prospects) {}
 
     public function of(User $user, Question $question, CarbonImmutable $now, bool $all): ViewPage
     {
         $conditions = new Conditions($user, $user->local($now)->format('Y-m-d'), $now->utc()->format('Y-m-d H:i:s'));
-        $query = $user->tasks()->counted($now)->getQuery()->with(['area', 'project', 'contexts', 'repeat'])->withCount('subtasks');
+        $query = $user->tasks()->counted($now)->getQuery()->with(['project', 'contexts', 'repeat'])->withCount('subtasks');
         $conditions->apply($query, $question);
         $choices = $conditions->choices();
         $contradicts = $question->contradicts();
         $tasks = $contradicts ? new Collection : $query->limit(5000)->get();
         $known = $this->desk->open()->all();
-        $sorted = $this->sorted($tasks, $question, $known, $user);
+        foreach ($tasks as $task) {
+            $task->setRelation('area', $this->desk->areas()[$task->area_id] ?? throw new \LogicException('Every task is in an area.'));
+        }
+        $sorted = $this->sorted($tasks, $question, $known);
         $shown = $all ? $sorted : $sorted->take(self::ROWS);
 
         return new ViewPage(
+            chances: $this->prospects->chances($user, $now),
             sentence: Conditions::sentence($question, $choices),
             question: $question,
             contradicts: $contradicts,
@@ -50,9 +55,9 @@ final readonly class ViewScreen
      * @param  Collection<int, Candidate>  $known
      * @return Collection<int, Task>
      */
-    private function sorted(Collection $tasks, Question $question, Collection $known, User $user): Collection
+    private function sorted(Collection $tasks, Question $question, Collection $known): Collection
     {
-        $areas = array_flip($user->areas()->pluck('id')->all());
+        $areas = array_flip($this->desk->areas()->keys()->all());
         $rank = [];
         foreach ($tasks as $i => $task) {
             $rank[$i] = [self::groupRank($task, $question->group, $areas), ...array_map(static fn (string $key): int|string => match ($key) {

@@ -13,6 +13,7 @@ use Illuminate\Support\Collection;
 final readonly class FieldPage extends Page
 {
     /**
+     * @param  array<int, int>  $chances  % to be in time, by task
      * @param  list<Mark>  $marks
      * @param  list<PullLine>  $lines
      * @param  Collection<int, Candidate>  $unweighed
@@ -21,6 +22,7 @@ final readonly class FieldPage extends Page
      * @param  Collection<int, string>  $projects  names
      */
     public function __construct(
+        public array $chances,
         public Axis $axis,
         public ?string $zoom,
         public array $marks,

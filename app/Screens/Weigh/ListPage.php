@@ -16,6 +16,7 @@ use Illuminate\Support\Collection;
 final readonly class ListPage extends Page
 {
     /**
+     * @param  array<int, int>  $chances  % to be in time, by task
      * @param  Collection<int, Candidate>  $unweighed  the first of them
      * @param  Collection<int, Task>  $tasks  by id
      * @param  Collection<int, Area>  $areas
@@ -23,6 +24,7 @@ final readonly class ListPage extends Page
      * @param  Collection<string, Collection<int, Candidate>>  $groups  by name
      */
     public function __construct(
+        public array $chances,
         public User $user,
         public CarbonImmutable $now,
         public Collection $unweighed,

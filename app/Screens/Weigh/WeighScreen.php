@@ -7,6 +7,7 @@ namespace App\Screens\Weigh;
 use App\Models\Task;
 use App\Models\User;
 use App\Models\Worked;
+use App\Planning\Prospects;
 use App\Rows\Candidate;
 use App\Rows\Candidates;
 use App\Rows\Desk;
@@ -32,7 +33,7 @@ final readonly class WeighScreen
     /** What the list can be grouped by. */
     public const GROUPS = ['none', 'answer', 'due', 'project', 'area'];
 
-    public function __construct(private Desk $desk, private PastRatios $past) {}
+    public function __construct(private Desk $desk, private PastRatios $past, private Prospects $prospects) {}
 
     public function field(User $user, CarbonImmutable $now, ?int $item, ?string $zoom): FieldPage
     {
@@ -54,6 +55,7 @@ final readonly class WeighScreen
             unweighed: $unweighed,
             weighedCount: count($all) - count($unweighed),
             tasks: $tasks,
+            chances: $this->prospects->chances($user, $now),
             current: $current === null ? null : $this->card($user, $tasks[$current], $all[$current], $axis),
             place: $current === null ? 0 : (int) array_search($current, $unweighed->keys()->all(), true) + 1,
             projects: $user->projects()->whereNull('done_at')->pluck('name'),
@@ -71,6 +73,7 @@ final readonly class WeighScreen
 
         return new ListPage(
             user: $user, now: $now, unweighed: $first, unweighedCount: count($unweighed), weighedCount: count($weighed), shown: count($shown),
+            chances: $this->prospects->chances($user, $now),
             tasks: $tasks, group: $group, areas: $this->desk->areas()->values(), projects: $projects,
             groups: $shown->groupBy(static fn (Candidate $one): string => self::group($one, $tasks[$one->id] ?? null, $group, $user, $projects), preserveKeys: true)->sortKeys(),
         );

@@ -1,12 +1,12 @@
 {{-- A task as a line of a list. --}}
-@props(['task', 'one' => null, 'project' => true])
+@props(['task', 'one' => null, 'project' => true, 'chance' => null])
 <li id="task-{{ $task->id }}">
     <span class="pick"></span>
     <span class="when soft">@if ($one && $one->importance)pull <b class="strong">{{ $one->pull->total() }}</b>@endif</span>
     <span class="source">{{ $task->area->name }}</span>
     <span class="swatch hue-{{ $task->area->hue }}"></span>
     <span class="what"><a href="/tasks/{{ $task->id }}" data-row @class(['struck' => $task->done_at])>{{ $task->title }}</a>@if ($task->carried > 0) <span class="soft">@icon('carried') {{ $task->carried }}</span>@endif</span>
-    <span class="facts"><x-task-facts :task="$task" :project="$project" />
+    <span class="facts"><x-task-facts :task="$task" :project="$project" :chance="$chance" />
         <span class="buttons">
             @if ($task->trashed())<form method="post" action="/tasks/{{ $task->id }}/bring-back">@csrf<button class="button">Bring back</button></form>
             @elseif ($task->done_at === null)

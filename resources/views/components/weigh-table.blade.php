@@ -1,5 +1,5 @@
 {{-- Tasks with what can be set about them in place; pull with its parts. --}}
-@props(['rows', 'tasks', 'weighed', 'areas', 'projects'])
+@props(['rows', 'tasks', 'weighed', 'areas', 'projects', 'chances' => []])
 @php use App\Wording\Times; @endphp
 <table class="weigh-list">
     <thead><tr><th>task</th><th>importance</th><th>estimate</th><th>due</th><th class="number">pressure</th><th class="number">pull</th></tr></thead>
@@ -30,7 +30,7 @@
                 <input class="field" name="estimate" data-key="m" aria-label="Estimate of {{ $task->title }}" value="{{ $wrong ? old('estimate') : ($task->estimate === null ? '' : Times::duration($task->estimate)) }}" placeholder="none"></form></td>
             <td><form method="post" action="/tasks/{{ $task->id }}" data-on-change>@csrf @method('patch')<input type="hidden" name="form" value="{{ $form }}">
                 @if ($task->due_at)<input type="hidden" name="due_time" value="{{ $person->local($task->due_at)->format('H:i') }}">@endif
-                <input class="field" type="date" name="due_date" data-key="t" aria-label="Due date of {{ $task->title }}" value="{{ $task->due_at ? $person->local($task->due_at)->format('Y-m-d') : $task->due_on }}"></form>@if ($task->due_hard)<span class="hard">hard</span>@endif</td>
+                <input class="field" type="date" name="due_date" data-key="t" aria-label="Due date of {{ $task->title }}" value="{{ $task->due_at ? $person->local($task->due_at)->format('Y-m-d') : $task->due_on }}"></form>@if ($task->due_hard)<span class="hard">hard</span>@endif @if (isset($chances[$task->id]))<span class="hard">{{ App\Wording\Figures::chance($chances[$task->id]) }}</span>@endif</td>
             <td class="number">@if ($one->pressure() !== null)<span @class(['coral' => $one->pressure() > 100])>{{ App\Wording\Figures::pressure($one->pressure()) }}</span>@endif</td>
             <td class="number"><span class="strong">{{ $weighed ? $one->pull->total() : '' }}</span> @if ($weighed)<span class="faint">{{ $one->pull->importance }} + {{ $one->pull->pressure }}@if ($one->pull->push) {{ $one->pull->push > 0 ? '+ 10' : '− 10' }}@endif @if ($one->pull->age) + {{ $one->pull->age }}@endif</span>@endif</td>
         </tr>

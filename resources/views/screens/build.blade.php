@@ -25,5 +25,5 @@
         <input type="hidden" name="group" value="{{ $group }}">@foreach ($order as $key)<input type="hidden" name="order[]" value="{{ $key }}">@endforeach
         <input class="field" name="name" value="{{ old('name', $own?->name) }}" placeholder="Name of the view" aria-label="Name of the view" maxlength="100"><label class="check"><input type="checkbox" name="pinned" value="1" @checked($own?->pinned)> pin to the head</label><button class="button">Keep it</button></form>
     @error('name')<p class="error" role="alert">{{ $message }}</p>@enderror
-    <x-answer :groups="$groups" :candidates="$candidates" :contradicts="$contradicts" :count="$count" />
+    <x-answer :chances="$chances" :groups="$groups" :candidates="$candidates" :contradicts="$contradicts" :count="$count" />
 </x-layout>

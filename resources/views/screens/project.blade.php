@@ -15,7 +15,7 @@
                 @if ($section)<form class="inline" method="post" action="/sections/{{ $section->id }}">@csrf @method('patch')<input type="hidden" name="sequential" value="{{ $sequential ? 0 : 1 }}"><button class="button button-bare">{{ $sequential ? 'let them be free' : 'one after another' }}</button></form><form class="inline" method="post" action="/sections/{{ $section->id }}">@csrf @method('delete')<button class="button button-bare" aria-label="Take the section {{ $section->name }} away">×</button></form>@endif</span></div>
             <ul class="inbox" data-list>
                 @foreach ($some as $task)
-                    <x-task-row :task="$task" :project="false"><form method="post" action="/projects/{{ $project->id }}/order">@csrf<input type="hidden" name="task" value="{{ $task->id }}"><button class="button button-bare" name="move" value="up" aria-label="{{ $task->title }} up">↑</button><button class="button button-bare" name="move" value="down" aria-label="{{ $task->title }} down">↓</button></form></x-task-row>
+                    <x-task-row :task="$task" :project="false" :chance="$chances[$task->id] ?? null"><form method="post" action="/projects/{{ $project->id }}/order">@csrf<input type="hidden" name="task" value="{{ $task->id }}"><button class="button button-bare" name="move" value="up" aria-label="{{ $task->title }} up">↑</button><button class="button button-bare" name="move" value="down" aria-label="{{ $task->title }} down">↓</button></form></x-task-row>
                 @endforeach
             </ul>
             @if ($some->isEmpty())<p class="soft">Nothing here.</p>@endif

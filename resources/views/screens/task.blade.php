@@ -79,6 +79,20 @@
         @error('lines')<p class="error" role="alert">{{ $message }}</p>@enderror
     </div>
     <div>
+        @if ($remaining)<x-how-much-left :task="$task" :remaining="$remaining" :now="$now" />@endif
+        <div class="section-head"><h2>Estimate</h2><span class="soft">@if ($chance !== null){{ App\Wording\Figures::chance($chance) }}@endif</span></div>
+        <div class="bill-lines">
+            @if ($task->estimate_begun !== null && $task->estimate_begun !== $task->estimate)<div><span>when the work began</span><span>{{ Times::duration($task->estimate_begun) }}</span></div>@endif
+            <div><span>as typed</span><span>{{ $task->estimate === null ? 'none' : Times::duration($task->estimate) }}</span></div>
+            @if ($likely)<div><span>likely, of {{ $pairs }} like it</span><span>{{ Times::duration($likely) }}</span></div><div><span>careful, eight of ten</span><span>{{ Times::duration($careful) }}</span></div>@endif
+            @if ($left)
+                <div class="line"><span>{{ $task->said_at ? 'said to be left, '.Times::when($person, $task->said_at, $now) : 'said to be left' }}</span><span>{{ Times::duration($left->said) }}</span></div>
+                <div><span>worked since</span><span>−{{ Times::duration($left->worked) }}</span></div>
+                <div class="sum"><span>left</span><span>{{ $left->isPast() && $left->worked > 0 ? 'past its estimate' : Times::duration($left->minutes()) }}</span></div>
+                @if ($left->expected !== null)<div><span>the plan lays out, {{ $person->estimates->value }}</span><span>{{ Times::duration($left->toPlan()) }}</span></div>@endif
+            @endif
+            <div><span>{{ $task->done_at ? 'took' : 'worked in all' }}</span><span>{{ Times::duration($spent) }}</span></div>
+        </div>
         <div class="section-head"><h2>Comes back</h2></div>
         @if ($task->repeat && $task->repeat->ended_at === null)
             <p>{{ ucfirst($task->repeat->rule === null ? Rules::afterDone((string) $task->repeat->after_done).' after it is done' : Rules::inWords($task->repeat->rule)) }}; days off: {{ ['keep' => 'also then', 'skip' => 'left out', 'shift' => 'on the next open day'][$task->repeat->days_off] }}. @if ($task->repeat->paused_at)<b class="strong">Paused.</b>@endif</p>

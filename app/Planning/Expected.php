@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\EstimateUse;
+use App\Models\Task;
+use App\Models\User;
+use App\Rows\PastRatios;
+use Nekto\Core\Estimate\Correction;
+
+/**
+ * What the plan expects a task to take in all, where the person wants it to use the likely or the careful value: written
+ * beside what was said whenever the plan is made, so that every figure is of the same minutes as the plan. What somebody
+ * said to be left is taken as said.
+ */
+final readonly class Expected
+{
+    public function __construct(private PastRatios $past) {}
+
+    public function refresh(User $user): void
+    {
+        if ($user->estimates === EstimateUse::Typed) {
+            $user->tasks()->whereNull('done_at')->whereNotNull('expected')->toBase()->update(['expected' => null]);
+
+            return;
+        }
+        $pairs = $this->past->pairs($user);
+        foreach ($user->tasks()->plannable()->get(['id', 'user_id', 'area_id', 'demand', 'said', 'said_at', 'expected']) as $task) {
+            $expected = $task->said_at === null && $task->said !== null ? self::of($user->estimates, Correction::of($pairs, (string) $task->area_id, $task->demand, $task->said), $task->said) : null;
+            $expected === $task->expected || Task::query()->whereKey($task->id)->toBase()->update(['expected' => $expected]);
+        }
+    }
+
+    /** Null where there is too little history, or it says the same. */
+    private static function of(EstimateUse $use, Correction $correction, int $said): ?int
+    {
+        $minutes = $use === EstimateUse::Careful ? $correction->carefully($said) : $correction->likely($said);
+
+        return $correction->isReliable() && $minutes !== $said ? $minutes : null;
+    }
+}
