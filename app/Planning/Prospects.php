@@ -120,7 +120,7 @@ final readonly class Prospects
             }
         }
         $chances = [];
-        foreach ((new Chances($loaded->problem, self::plan($loaded->problem), Ratios::exact(), $special, self::RUNS))->byTask as $task => $chance) {
+        foreach ((new Chances($loaded->problem, self::plan($loaded->problem), Ratios::exact(), $special, self::RUNS, margin: $loaded->time->user->margin_percent / 100))->byTask as $task => $chance) {
             $chances[(int) $task] = (int) round(100 * $chance);
         }
 
