@@ -1,0 +1,113 @@
+import { expect, test } from './ines.js'
+import { artisan, setClock } from './server.js'
+
+/*
+ * The books of a morning and the evening after it, to the minute: paused, gone on, more time, stopped by a meeting, past
+ * the estimate, part done, minutes by hand, done, undone, closed, opened again. Once by keys, once by pointer.
+ */
+
+const at = (time, day = '11') => setClock(`2026-03-${day}T${time}:00+00:00`)
+
+const hands = {
+    keys: (page) => ({
+        press: (key) => page.keyboard.press(key),
+        fill: async (field, text) => {
+            await expect(field).toBeFocused()
+            await field.press('Control+a')
+            await page.keyboard.type(text)
+            await page.keyboard.press('Enter')
+        },
+    }),
+    pointer: (page) => ({
+        press: (key) => key === 'Enter'
+            ? page.locator('[data-first], [data-enter]').first().click()
+            : page.locator(key === 'u' ? '#toast form[action="/plan/undo"] button' : `[data-page-key="${key === 'Space' ? ' ' : key}"]`).first().click(),
+        fill: async (field, text) => {
+            await field.fill(text)
+            await page.locator('details.asks[open] .button-main').first().click()
+        },
+    }),
+}
+
+/** What Work and the task's own page say is left: the same. */
+async function left(page, words) {
+    await page.goto('/work')
+    await expect(page.locator('.work-left')).toContainText(words === 'past its estimate' ? words : `${words} of work left`)
+    await page.locator('.work-columns a', { hasText: 'the whole task' }).click()
+    await expect(page.locator('.bill-lines .sum')).toContainText(words)
+    await page.goto('/work')
+}
+
+for (const [name, of] of Object.entries(hands)) {
+    test(`a morning's books balance to the minute, by ${name}`, async ({ page }) => {
+        const hand = of(page)
+        await left(page, '1 h 15') // an hour and a half was said, the clock runs since 10:05
+
+        at('10:45')
+        await page.goto('/work')
+        await hand.press('Space')
+        await expect(page.locator('#toast')).toContainText('Paused.')
+        await left(page, '50 min')
+        at('11:00')
+        await left(page, '50 min')
+        await hand.press('Space')
+        await expect(page.locator('#toast')).toContainText('The clock runs')
+
+        at('11:10')
+        await page.goto('/work')
+        await hand.press('m')
+        await hand.fill(page.getByLabel('How much is left?'), '35 min')
+        await expect(page.locator('#toast')).toContainText('Part done')
+        await page.keyboard.press('u')
+        await expect(page.locator('#toast')).toContainText('As it was before.')
+        await left(page, '40 min')
+
+        // the committee stops the clock; afterwards it is asked, and it had
+        at('12:15')
+        artisan('nekto:minute')
+        await page.goto('/work')
+        await expect(page.getByRole('heading', { name: 'Did the work go on?' })).toBeVisible()
+        await hand.press('Enter')
+        await expect(page.locator('#toast')).toContainText('The minutes are kept.')
+        await expect(page.getByRole('heading', { name: 'Did the work go on?' })).toBeHidden()
+        await left(page, '20 min') // 40 until the pause, 30 until the committee
+
+        // past its estimate: the guess is taken
+        await hand.press('Space')
+        at('12:45')
+        artisan('nekto:minute')
+        await page.goto('/work')
+        await expect(page.getByRole('heading', { name: /how much is left/ })).toBeVisible()
+        await expect(page.locator('.how-much')).toContainText('1 h 40 worked of 1 h 30')
+        await left(page, 'past its estimate')
+        await page.locator('.choice', { hasText: '30' }).click()
+        await left(page, '30 min')
+
+        // minutes by hand: it was begun at 10:00
+        await page.getByText('Minutes by hand').click()
+
+        await hand.press('d')
+        await expect(page.locator('#toast')).toContainText('Done.')
+        await page.keyboard.press('u')
+        await expect(page.locator('#toast')).toContainText('Not done after all.')
+        await page.goto('/work')
+
+        // the evening: promised an hour and a half, took an hour and forty
+        at('17:40')
+        artisan('nekto:minute')
+        await page.goto('/close')
+        const row = page.locator('.bill tr', { hasText: 'Wall texts, room 3' })
+        const figures = (await row.locator('td').allTextContents()).map((text) => text.trim()).slice(2, 5)
+        expect(figures[0]).toBe('1 h 30')
+        await hand.press('Enter')
+        await expect(page.locator('#toast')).toContainText('The day is closed.')
+        at('09:00', '12')
+        artisan('nekto:minute')
+        await page.goto('/close/2026-03-11')
+        expect((await row.locator('td').allTextContents()).map((text) => text.trim()).slice(2, 5)).toEqual(figures)
+        await page.getByRole('button', { name: 'Open it again' }).click()
+        await expect(page.locator('#toast')).toContainText('The day is open again.')
+        expect((await row.locator('td').allTextContents()).map((text) => text.trim()).slice(2, 5)).toEqual(figures)
+        await expect(page.getByText('Changed since it was closed')).toBeHidden()
+    })
+}
