@@ -23,7 +23,11 @@ final class TaskHistory
 
     public function updated(Task $task): void
     {
-        foreach (array_intersect_key($task->getChanges(), array_flip(self::TOLD)) as $column => $value) {
+        $told = array_flip(self::TOLD);
+        if ($task->wasChanged('estimate')) {
+            unset($told['said']); // it follows
+        }
+        foreach (array_intersect_key($task->getChanges(), $told) as $column => $value) {
             $before = $task->getRawOriginal($column);
             $this->tell($task, $column, ['from' => is_scalar($before) ? $before : null, 'to' => is_scalar($value) ? $value : null]);
         }

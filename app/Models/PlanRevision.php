@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $user_id
  * @property RevisionCause $cause
  * @property list<array<string, mixed>> $moves
- * @property list<array{task: int, title: string, due: int, at: bool, end: int|null, weight: int, was: int}> $late what it made late, the heaviest first
+ * @property list<array{task: int, title: string, due: int, at: bool, end: int|null, weight: int, importance: int, hard: bool, was: int}> $late what it made late, the heaviest first
  * @property array<string, list<array{id: int, before: array<string, mixed>|null, after: array<string, mixed>|null}>> $rows by table: the changed columns; of a row that came or went all of them, and null
  * @property CarbonImmutable $made_at
  * @property CarbonImmutable|null $seen_at

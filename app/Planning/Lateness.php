@@ -15,7 +15,7 @@ final readonly class Lateness
     /**
      * @param  array<int, int>|null  $was  minutes of lateness by task as the plan was before; null: not known
      * @param  LoadedProblem  $before  with the plan as it was
-     * @return list<array{task: int, title: string, due: int, at: bool, end: int|null, weight: int, was: int}> the heaviest first; due: moment; at: of a certain time, not a day; end: null without a place
+     * @return list<array{task: int, title: string, due: int, at: bool, end: int|null, weight: int, importance: int, hard: bool, was: int}> the heaviest first; due: moment; at: of a certain time, not a day; end: null without a place
      */
     public static function becoming(?array $was, LoadedProblem $before, Outcome $after): array
     {
@@ -27,9 +27,9 @@ final readonly class Lateness
             if ($task->due === null || $task->due->at <= $before->problem->now || $row === null || $minutes === 0 || (isset($was[(int) $task->id]) && $minutes < $was[(int) $task->id] + self::MORE)) {
                 continue;
             }
-            $late[] = ['task' => $row->id, 'title' => $row->title, 'due' => $task->due->at, 'at' => $row->due_at !== null, 'end' => $after->finish[$task->id] ?? null, 'weight' => $task->importance->weight(), 'was' => $was[$row->id] ?? 0];
+            $late[] = ['task' => $row->id, 'title' => $row->title, 'due' => $task->due->at, 'at' => $row->due_at !== null, 'end' => $after->finish[$task->id] ?? null, 'weight' => $task->importance->weight(), 'importance' => $task->importance->value, 'hard' => $row->due_hard, 'was' => $was[$row->id] ?? 0];
         }
-        usort($late, static fn (array $a, array $b): int => [-$a['weight'], $a['due']] <=> [-$b['weight'], $b['due']]);
+        usort($late, static fn (array $a, array $b): int => [! $a['hard'], -$a['weight'], $a['due']] <=> [! $b['hard'], -$b['weight'], $b['due']]);
 
         return $late;
     }

@@ -8,6 +8,7 @@ use App\Models\Occurrence;
 use App\Models\PlanRevision;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Task\Importance;
 
 /** A revision's moves as sentences: what moved, from when to when, and why. */
 final readonly class ChangeNote
@@ -46,6 +47,7 @@ final readonly class ChangeNote
             'title' => $one['title'],
             'end' => $one['end'] === null ? '' : Times::when($this->user, $one['end'], $this->now),
             'due' => Times::due($this->user, $one['due'], $one['at'], $this->now),
+            'weight' => Importance::from($one['importance'])->word().($one['hard'] ? ', hard' : ''),
         ]), array_slice($revision->late, 0, self::LATE));
         $more = count($revision->late) - count($said);
 

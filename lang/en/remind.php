@@ -8,5 +8,5 @@ return [
     'due' => 'Due at :when.',
     'waiting' => 'Ask :person again today.',
     'close_title' => 'Close the day',
-    'close' => 'What is left has its place; three lines, and it is over.',
+    'close' => 'Three lines, and it is over.',
 ];

@@ -24,7 +24,7 @@ return [
     'change' => [
         'lay-out' => 'Laid out anew', 'wait' => 'What can wait', 'longer' => 'Longer hours', 'cut' => 'One is cut', 'mend' => 'To be mended', 'picks' => 'A day that fits, laid out',
         'no_time_here' => 'this day has no stretch for it',
-        'nothing' => 'Nothing would move: the plan is as good as it gets.',
+        'nothing' => 'Nothing would move.',
     ],
     'take' => ['wait' => 'Take it', 'longer' => 'Open them', 'cut' => 'Cut it', 'picks' => 'Take it'],
     'way' => ['wait' => '{1} Let one task wait|[2,*] Let :count tasks wait'],
@@ -41,6 +41,11 @@ return [
     'send_where' => 'Choose a day, or the bank.',
     'of_left' => 'of :left left',
     'slack_none' => 'none',
+    'together' => [
+        'all' => 'All of it can wait until the next day together, and every date still holds.',
+        'save' => 'All of it can wait until the next day together and every date still holds, save what is late as it is: :titles.',
+        'not_all' => 'Not all of it can wait until the next day: latest starts of :titles.',
+    ],
     'late' => [
         'by_plan' => '{1} One task will be late by this plan|[2,*] :count tasks will be late by this plan',
         'overdue' => '{1} one is overdue|[2,*] :count are overdue',
@@ -60,7 +65,8 @@ return [
     'note' => [
         'begun' => 'On now. What is left at :end is placed again.',
         'begun_late' => 'Begun :minutes min late. What is left at :end is placed again.',
-        'passed' => 'Went by; placed again.',
+        'passed' => 'Its time went by.',
+        'now' => 'Laid out for now. What is left at :end is placed again.',
         'kept' => 'Left here by your undo.',
         'went_by' => 'Its time went by; it has no other place yet.',
     ],

@@ -81,7 +81,7 @@ final class CalculatorTest extends FeatureTestCase
         $report = $this->task('Report', 120, Importance::Low, '2026-03-13');
         self::assertSame(60 - 120, $this->room($report));
         self::assertSame((int) round(100 * 1920 / 1860), $this->pressure($report));
-        $this->post('/plan/lay-out')->assertSessionHas('status', fn (string $said): bool => preg_match('/^(Report|Proofs) will be late: (Mon 16, \d\d:\d\d|Fri 13, 17:\d\d), due Fri 13\./', $said) === 1);
+        $this->post('/plan/lay-out')->assertSessionHas('status', fn (string $said): bool => preg_match('/^(Report|Proofs) will be late: (Mon 16, \d\d:\d\d|Fri 13, 17:\d\d), due Fri 13 \((?:low|medium)\)\./', $said) === 1);
         $this->get('/shape')->assertSee('One task will be late by this plan.');
 
         // An hour less of it and all fits; five minutes more and it does not.

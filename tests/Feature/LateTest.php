@@ -22,7 +22,7 @@ final class LateTest extends FeatureTestCase
 
         $said = $this->postJson("/blocks/{$block->id}/try", $drop)->json('late');
         self::assertCount(1, $said);
-        self::assertMatchesRegularExpression('/^Condition reports will be late: Thu 12, \d\d:\d\d, due Wed 11\.$/', $said[0]);
+        self::assertMatchesRegularExpression('/^Condition reports will be late: Thu 12, \d\d:\d\d, due Wed 11 \(high\)\.$/', $said[0]);
 
         $this->patch("/blocks/{$block->id}", $drop)->assertSessionHas('status', fn (string $status): bool => str_starts_with($status, $said[0]));
         $this->get('/shape')->assertSeeInOrder(['One task will be late by this plan.', 'Condition reports']);
@@ -35,7 +35,7 @@ final class LateTest extends FeatureTestCase
         $this->post('/plan/lay-out');
         $this->meeting('Lighting review', '2026-03-11 14:00', '2026-03-11 17:30');
 
-        $this->get('/shape')->assertSeeInOrder(['One task will be late by this plan.', 'Moved by itself', 'Condition reports will be late: Thu 12', 'due Wed 11.', 'Lighting review, 14:00–17:30, took its place.']);
+        $this->get('/shape')->assertSeeInOrder(['One task will be late by this plan.', 'Moved by itself', 'Condition reports will be late: Thu 12', 'due Wed 11 (high).', 'Lighting review, 14:00–17:30, took its place.']);
         $this->post('/plan/seen');
         $this->post("/tasks/{$this->task('Other', 15)->id}/place", ['day' => '2026-03-16'])->assertSessionHas('status', fn (string $status): bool => ! str_contains($status, 'will be late'));
     }
@@ -100,7 +100,7 @@ final class LateTest extends FeatureTestCase
         $this->post('/plan/lay-out');
         $block = $quotes->blocks()->sole();
         foreach (['bank', 'tomorrow'] as $to) {
-            $this->post("/blocks/{$block->id}/send", ['to' => $to])->assertSessionHas('status', 'Courier quotes will be late: Thu 12, 09:30, due Wed 11. Nothing has moved yet.');
+            $this->post("/blocks/{$block->id}/send", ['to' => $to])->assertSessionHas('status', 'Courier quotes will be late: Thu 12, 09:30, due Wed 11 (medium). Nothing has moved yet.');
             self::assertSame(['Wed 09:00–09:30 Courier quotes'], $this->plan());
         }
         $offer = session('offer');

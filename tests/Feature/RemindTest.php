@@ -87,7 +87,7 @@ final class RemindTest extends FeatureTestCase
         $this->at('2026-03-11 17:14');
         self::assertSame([], $this->said());
         $this->at('2026-03-11 17:15');
-        self::assertSame(['Close the day: What is left has its place; three lines, and it is over.'], $this->said());
+        self::assertSame(['Close the day: Three lines, and it is over.'], $this->said());
 
         $this->at('2026-03-12 18:00');
         $this->post('/close', ['date' => '2026-03-12', 'close' => 1]);

@@ -61,10 +61,11 @@ final readonly class MorningRun
         $from = $user->local(CarbonImmutable::parse((string) $last, 'UTC'))->startOfDay()->utc();
         $blocks = $user->blocks()->where('starts_at', '>=', $from)->where('ends_at', '<=', $start)->whereIn('state', [BlockState::Passed, BlockState::Part])->orderBy('starts_at')->get()->keyBy('task_id');
         $tasks = $user->tasks()->open()->with('area')->findMany($blocks->keys()->all());
+        $worked = $user->entries()->where('break', false)->whereIn('task_id', $tasks->modelKeys())->where('starts_at', '>=', $from)->where('starts_at', '<', $start)->pluck('task_id')->flip();
         $next = $user->blocks()->whereIn('task_id', $tasks->modelKeys())->where('state', BlockState::Planned)->where('ends_at', '>', $now)->orderBy('starts_at')->get()->groupBy('task_id');
 
         return array_values($tasks->map(static fn (Task $task): array => [
-            'task' => $task, 'state' => $blocks[$task->id]->state === BlockState::Part ? __('shape.morning.part') : __('shape.morning.passed'), 'next' => $next[$task->id][0] ?? null,
+            'task' => $task, 'state' => $blocks[$task->id]->state === BlockState::Part || $worked->has($task->id) ? __('shape.morning.part') : __('shape.morning.passed'), 'next' => $next[$task->id][0] ?? null,
         ])->all());
     }
 

@@ -32,13 +32,16 @@ final readonly class ProposalPanel
 {
     private const SHOWN_WAITING = 12;
 
+    private const NAMED = 4;
+
     /**
      * @param  list<array{task: Task, minutes: int, key: bool, why: string, picked: bool}>  $picks  most pull first
      * @param  list<array{task: Task, minutes: int, until: int|null, late: bool}>  $waiting  what can wait least first
      * @param  int  $minutes  of the main hours, as $line: the same sums as the gauge's, of what is left of the day
      * @param  list<array{name: string, minutes: int, line: int}>  $others  what the other sets of hours carry
+     * @param  string  $together  whether all that waits can wait until the next day, in a sentence
      */
-    private function __construct(public array $picks, public array $waiting, public int $more, public int $minutes, public int $line, public int $deep, public int $deepLimit, public array $others) {}
+    private function __construct(public array $picks, public array $waiting, public int $more, public int $minutes, public int $line, public int $deep, public int $deepLimit, public array $others, public string $together) {}
 
     /** @param  Collection<int, Candidate>  $candidates */
     public static function of(Desk $desk, LocalDay $day, WorkTime $time, Collection $candidates, Slacks $slacks): self
@@ -48,7 +51,7 @@ final readonly class ProposalPanel
         $tasks = $desk->tasks($able->keys()->all());
         $able = $able->filter(static fn (Candidate $one): bool => isset($tasks[$one->id]) && ($tasks[$one->id]->not_before === null || Moments::minute($tasks[$one->id]->not_before) < $time->zone->day($day)->end));
         $picked = new Picks($user, Moments::today($user, $now));
-        $picks = $waiting = $others = [];
+        $picks = $waiting = $others = $late = $today = [];
         $line = $minutes = $deep = $left = 0;
         $keys = DayProposal::KEYS - $picked->of($user->tasks()->where('key', true)->whereNotNull('done_at')->getQuery(), $day)->count();
         $deepLeft = $user->deep_limit;
@@ -77,11 +80,29 @@ final readonly class ProposalPanel
                 $picks[] = ['task' => $tasks[$one->id], 'minutes' => $proposal->minutesOf[$id], 'key' => $isKey, 'why' => self::why($user, $one, $tasks[$one->id], $picked, $day, $now), 'picked' => $picked->isFor($tasks[$one->id], $day)];
             }
             foreach ($proposal->waiting as $one) {
-                count($waiting) < self::SHOWN_WAITING ? $waiting[] = ['task' => $tasks[(int) $one->id], 'minutes' => $one->minutes, 'until' => $one->waitsUntil, 'late' => isset($slacks->late[(int) $one->id])] : $left++;
+                $isLate = isset($slacks->late[(int) $one->id]);
+                $isLate && $late[] = $tasks[(int) $one->id]->shortTitle();
+                ! $isLate && $one->waitsUntil !== null && $one->waitsUntil < $end && $today[] = [$tasks[(int) $one->id]->shortTitle(), $one->waitsUntil];
+                count($waiting) < self::SHOWN_WAITING ? $waiting[] = ['task' => $tasks[(int) $one->id], 'minutes' => $one->minutes, 'until' => $one->waitsUntil, 'late' => $isLate] : $left++;
             }
         }
 
-        return new self($picks, $waiting, $left, $minutes, $line, $deep, $user->deep_limit, $others);
+        return new self($picks, $waiting, $left, $minutes, $line, $deep, $user->deep_limit, $others, self::together($user, $late, $today, $now));
+    }
+
+    /**
+     * Whether all that waits can wait until the next day together.
+     *
+     * @param  list<string>  $late  titles of what is late as it is
+     * @param  list<array{string, int}>  $today  titles and latest starts of what must begin on the day itself
+     */
+    private static function together(User $user, array $late, array $today, CarbonImmutable $now): string
+    {
+        return match (true) {
+            $today !== [] => __('shape.together.not_all', ['titles' => implode(', ', array_map(static fn (array $one): string => "{$one[0]} (".Times::when($user, $one[1], $now).')', $today))]),
+            $late !== [] => __('shape.together.save', ['titles' => implode(', ', array_slice($late, 0, self::NAMED)).(count($late) > self::NAMED ? ' …' : '')]),
+            default => __('shape.together.all'),
+        };
     }
 
     /** The load line of the day, or of what is left of it. */

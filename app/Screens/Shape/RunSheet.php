@@ -403,10 +403,14 @@ final readonly class RunSheet
     /** @param  Collection<int, Entry>  $entries */
     private static function begun(Block $block, Collection $entries, WorkTime $time): string
     {
-        $entry = $entries->first(static fn (Entry $entry): bool => $entry->block_id === $block->id);
+        $entry = $entries->first(static fn (Entry $entry): bool => $entry->task_id === $block->task_id && ($entry->ends_at === null || $entry->ends_at > $block->starts_at));
         $late = $entry === null ? 0 : RowMapper::start($entry) - RowMapper::start($block);
         $end = Times::clock($time->user, $block->ends_at);
 
-        return $late > 0 ? __('shape.note.begun_late', ['minutes' => $late, 'end' => $end]) : __('shape.note.begun', ['end' => $end]);
+        return match (true) {
+            $entry === null => __('shape.note.now', ['end' => $end]),
+            $late > 0 => __('shape.note.begun_late', ['minutes' => $late, 'end' => $end]),
+            default => __('shape.note.begun', ['end' => $end]),
+        };
     }
 }

@@ -39,6 +39,7 @@
             @if ($proposal->picks === [])<p class="soft">Nothing weighed and estimated fits this day.</p>@endif
         </form>
     @elseif ($step === MorningStep::Wait && $proposal)
+        @if ($proposal->waiting !== [])<p class="soft">{{ $proposal->together }}</p>@endif
         @forelse ($proposal->waiting as $one)<div class="morning-row"><span class="grow">{{ $one['task']->shortTitle() }}</span><span class="soft">@if ($one['late'])<span class="coral">late as it is</span>@else{{ $one['until'] === null ? 'no date hurries it' : 'until '.Times::when($person, $one['until'], $now) }}@endif</span><span>{{ Times::column($one['minutes']) }}</span></div>@empty<p class="soft">Everything fits.</p>@endforelse
         @if ($proposal->more)<p class="soft">and {{ $proposal->more }} more</p>@endif
     @elseif ($step === MorningStep::Lay && $difference)

@@ -16,7 +16,8 @@
     </ul>
     <div class="actions">@if ($proposal->picks !== [])<button class="button button-main">Take it and lay it out</button><button class="button" formmethod="get" formaction="/shape/{{ $day->asString() }}" name="change" value="picks">See it first</button>@else<a class="button button-main" href="/shape/{{ $day->plusDays(1)->asString() }}?propose=1">Propose the next day</a>@endif<a class="button" href="{{ $address }}" data-leave>Leave it</a></div>
     @if ($proposal->waiting !== [])
-        <div class="section-head"><h2 id="can-wait">Can wait</h2><span class="soft">until its latest start</span></div>
+        <div class="section-head"><h2 id="can-wait">Can wait, together</h2><span class="soft">until its latest start</span></div>
+        <p class="soft">{{ $proposal->together }}</p>
         <ul>@foreach ($proposal->waiting as $one)<li><span class="grow">{{ $one['task']->shortTitle() }}</span><span class="soft">@if ($one['late'])<span class="coral">late as it is</span>@else{{ $one['until'] === null ? 'no date hurries it' : Times::when($person, $one['until'], $now) }}@endif</span><span>{{ Times::column($one['minutes']) }}</span></li>@endforeach</ul>
         @if ($proposal->more)<p class="soft">and {{ $proposal->more }} more</p>@endif
     @endif
