@@ -13,6 +13,7 @@ use App\Models\RevisionCause;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
+use App\Planning\Prospects;
 use App\Planning\Replan;
 use App\Planning\TakeDay;
 use App\Time\Clock;
@@ -53,6 +54,7 @@ final class DemoSeeder extends Seeder
         $user->blocks()->update(['put_back' => true]); // today is laid out already: only the rest is placed
         $replan($user, $this->now, RevisionCause::LaidOut);
         $user->blocks()->update(['put_back' => false]);
+        Prospects::forget($user); // they were reckoned with today held fast
         $taken = $this->dates->at('08:52')->utc();
         $taken <= $this->now && TakeDay::today($user, TakeDay::PROPOSAL, $taken);
         (new DemoMail($this->now))->send($user);

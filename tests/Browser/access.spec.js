@@ -119,7 +119,7 @@ test('on a phone a thought is caught, a task picked and a block let wait under t
     await expect(page.locator('#toast')).toContainText('Caught: Ask Wim about the lamps')
 
     await page.getByRole('link', { name: /^Bank/ }).click()
-    const row = page.locator('[id^=bank-]').filter({ hasText: 'Read the humidity loggers' })
+    const row = page.locator('[id^=bank-]').filter({ hasText: 'Case list for Wim' })
     const pick = row.getByRole('button', { name: 'Give it time' })
     expect((await pick.boundingBox()).height).toBeGreaterThanOrEqual(48)
     await pick.click()
@@ -128,6 +128,8 @@ test('on a phone a thought is caught, a task picked and a block let wait under t
     await block(page, 'Courier quotes').click()
     await expect(page.locator('.why-task')).toContainText('Courier quotes, three crates')
     await page.getByRole('button', { name: 'Wait', exact: true }).click()
+    await expect(page.locator('#toast')).toContainText('Nothing has moved yet.') // it is due today
+    await page.getByRole('button', { name: 'All the same' }).click()
     await expect(page.locator('#toast')).toContainText('Off this day')
     await expect(block(page, 'Courier quotes')).toHaveCount(0)
 })

@@ -59,7 +59,7 @@ test('the inbox is sorted by single keys, and everything can be undone', async (
     await expect(page.getByRole('status')).toContainText('2 items wait in Weigh.')
     for (let i = 0; i < 4; i++) {
         await page.keyboard.press('u')
-        await expect(page.getByRole('status')).toContainText('Where it was before')
+        await expect(page.getByRole('status')).toContainText('Sorted no more.')
         await page.locator('#toast .close').click()
     }
     await expect(rows).toHaveCount(7)

@@ -68,11 +68,14 @@ test('blocks are split, swapped and sent by their menu and by key', async ({ pag
     await page.getByRole('button', { name: 'Swap' }).click()
     await expect(page.locator('#toast')).toContainText('They changed places')
 
-    await menu(page, 'Budget revision')
+    await menu(page, 'Courier quotes')
     await page.getByRole('button', { name: 'Tomorrow', exact: true }).click()
+    await expect(page.locator('#toast')).toContainText('Courier quotes, three crates will be late')
+    await expect(page.locator('#toast')).toContainText('Nothing has moved yet.')
+    await page.getByRole('button', { name: 'All the same' }).click()
     await expect(page.locator('#toast')).toContainText('Sent there.')
     await page.goto('/shape/2026-03-12')
-    await expect(block(page, 'Budget revision')).toBeVisible()
+    await expect(block(page, 'Courier quotes')).toBeVisible()
 })
 
 test('time is reserved, and small tasks dropped on it make a batch', async ({ page }) => {

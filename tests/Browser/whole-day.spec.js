@@ -92,20 +92,33 @@ async function wholeDay(page, hand) {
     await expect(page).toHaveURL(/\/work$/)
     const morning = await blocks(page)
 
-    // done early
+    // done early: five minutes of the texts were left
     at('09:00')
     await page.goto('/work')
     const first = await page.locator('#work-title').textContent()
     await hand.press('Space')
     await expect(page.locator('#toast')).toContainText('The clock runs')
-    at('09:10')
+    at('09:03')
     await page.reload()
     await hand.press('d')
     await expect(page.locator('#toast')).toContainText('Done.')
 
-    // overruns
+    // stopped by a meeting, and asked afterwards whether it went on
     const second = await page.locator('#work-title').textContent()
     expect(second).not.toBe(first)
+    await hand.press('Space')
+    await expect(page.locator('#toast')).toContainText(`The clock runs for ${second}`)
+    at('10:30')
+    artisan('nekto:minute')
+    at('11:05')
+    artisan('nekto:minute')
+    await page.goto('/work')
+    await expect(page.getByRole('heading', { name: 'Did the work go on?' })).toBeVisible()
+    await hand.press('Enter')
+    await expect(page.locator('#toast')).toContainText('The minutes are kept.')
+    await expect(page.locator('#work-title')).toHaveText(second)
+
+    // overruns
     await hand.press('Space')
     await expect(page.locator('#toast')).toContainText(`The clock runs for ${second}`)
     const until = (await blocks(page)).find((one) => one.includes(second) && !one.includes('(')).slice(6, 11)
@@ -118,13 +131,22 @@ async function wholeDay(page, hand) {
     await hand.press('d')
     await expect(page.locator('#toast')).toContainText('Done.')
 
+    // noon: one meeting is cancelled, one is added
+    at('12:25')
+    await calendar(page, event('crates', 'Crate visit', '1330', '1400', 'CANCELLED'), event('press', 'Press call', '1615', '1700'))
+    const noon = await blocks(page)
+    for (const block of noon.filter((one) => !one.includes('('))) {
+        expect(block.slice(0, 5) >= '17:00' || block.slice(6, 11) <= '16:15', `${block} lies under the press call`).toBe(true)
+    }
+
     // blocked
-    at('11:10')
+    at('13:20')
+    artisan('nekto:minute')
     await page.goto('/work')
     const third = await page.locator('#work-title').textContent()
     await hand.press('Space')
     await expect(page.locator('#toast')).toContainText('The clock runs')
-    at('11:25')
+    at('13:30')
     await page.reload()
     await hand.press('b')
     await expect(page.getByLabel('By whom or what?')).toBeFocused()
@@ -132,15 +154,7 @@ async function wholeDay(page, hand) {
     await hand.press('Enter')
     await expect(page.locator('#toast')).toContainText(`${third} waits for Tomás.`)
 
-    // noon: one meeting is cancelled, one is added
-    at('12:00')
-    await calendar(page, event('crates', 'Crate visit', '1330', '1400', 'CANCELLED'), event('press', 'Press call', '1615', '1700'))
-    const noon = await blocks(page)
-    for (const block of noon.filter((one) => !one.includes('('))) {
-        expect(block.slice(0, 5) >= '17:00' || block.slice(6, 11) <= '16:15', `${block} lies under the press call`).toBe(true)
-    }
-
-    // the day is closed; what is left has its place
+    // the day is closed
     at('17:20')
     artisan('nekto:minute')
     await page.goto('/work')
@@ -165,19 +179,22 @@ function plus(time, minutes) {
 }
 
 const MORNING = [
-    '09:00–10:00 Wall texts, room 3', '11:00–11:30 Wall texts, room 3', '11:30–12:30 Essay 2 corrections', '13:15–13:30 Reply to Maas Archive', '14:00–14:25 Budget revision: freight lines',
-    '14:25–14:45 Courier quotes, three crates', '14:45–15:00 Case list for Wim', '15:45–16:15 Call the Porto lender', '17:30–17:45 Dentist: find a time', '17:45–18:15 Run, canal loop',
+    '09:00–09:05 Wall texts, room 3', '09:05–10:00 Essay 2 corrections', '11:00–12:05 Essay 2 corrections', '12:05–12:25 Courier quotes, three crates',
+    '13:15–13:30 Case list for Wim', '14:10–14:25 Reply to Maas Archive', '14:25–14:55 Call the Porto lender', '15:45–16:10 Budget revision: freight lines',
+    '16:10–16:35 Case list for Wim', '17:30–17:45 Dentist: find a time', '17:45–18:15 Run, canal loop',
 ]
 
 const THURSDAY = [
-    '09:00–09:10 Wall texts, room 3 (done)', '09:10–09:44 Essay 2 corrections (done)', '11:10–11:25 Reply to Maas Archive (part)', '14:00–14:25 Budget revision: freight lines (passed)',
-    '14:25–14:45 Courier quotes, three crates (passed)', '14:45–15:00 Case list for Wim (passed)', '15:45–16:15 Call the Porto lender (passed)', '17:30–17:45 Dentist: find a time (passed)',
-    '17:45–18:15 Run, canal loop (passed)',
+    '09:00–09:03 Wall texts, room 3 (done)', '09:00–09:55 Essay 2 corrections (passed)', '11:00–12:09 Essay 2 corrections (done)',
+    '12:10–12:30 Courier quotes, three crates (passed)', '13:15–13:30 Case list for Wim (part)', '14:10–14:25 Reply to Maas Archive (passed)',
+    '14:25–14:55 Call the Porto lender (passed)', '15:45–16:10 Budget revision: freight lines (passed)', '17:00–17:20 Courier quotes, three crates (passed)',
+    '17:30–17:45 Dentist: find a time (passed)', '17:45–18:15 Run, canal loop (passed)',
 ]
 
 const FRIDAY = [
-    '09:00–09:30 Call the Porto lender', '09:30–09:55 Budget revision: freight lines', '09:55–10:15 Courier quotes, three crates', '10:15–11:00 Wall texts, room 4', '12:00–12:25 Case list for Wim',
-    '13:15–14:15 Floor plan review', '14:15–15:15 Wall texts, room 4', '15:20–16:05 Wall texts, room 4', '17:30–17:45 Dentist: find a time', '17:45–18:15 Run, canal loop',
+    '09:00–09:30 Call the Porto lender', '09:30–09:45 Reply to Maas Archive', '09:45–10:10 Budget revision: freight lines', '10:10–10:30 Courier quotes, three crates',
+    '10:30–11:00 Wall texts, room 4', '12:00–12:30 Grant report: outcomes', '13:15–14:15 Grant report: outcomes', '14:15–15:15 Floor plan review',
+    '15:15–15:45 Grant report: outcomes', '15:45–16:05 Porto insurance wording', '17:30–17:45 Dentist: find a time', '17:45–18:15 Run, canal loop',
 ]
 
 for (const [name, hand] of [['by keys alone', keys], ['by pointer', pointer]]) {
@@ -186,7 +203,7 @@ for (const [name, hand] of [['by keys alone', keys], ['by pointer', pointer]]) {
 
         expect(day.morning).toEqual(MORNING)
         expect(day.done).toEqual(['Wall texts, room 3', 'Essay 2 corrections'])
-        expect(day.blocked).toBe('Reply to Maas Archive')
+        expect(day.blocked).toBe('Case list for Wim')
         expect(day.thursday).toEqual(THURSDAY)
         expect(day.friday).toEqual(FRIDAY)
     })
