@@ -120,8 +120,12 @@ final readonly class Prospects
             }
         }
         $chances = [];
+        $due = [];
+        foreach ($loaded->problem->tasks as $task) {
+            $due[$task->id] = $task->due->at ?? 0;
+        }
         foreach ((new Chances($loaded->problem, self::plan($loaded->problem), Ratios::exact(), $special, self::RUNS, margin: $loaded->time->user->margin_percent / 100))->byTask as $task => $chance) {
-            $chances[(int) $task] = (int) round(100 * $chance);
+            $due[$task] > $loaded->problem->now && $chances[(int) $task] = (int) round(100 * $chance); // what is overdue has none any more
         }
 
         return $chances;

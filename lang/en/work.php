@@ -13,7 +13,7 @@ return [
     'nothing_forgotten' => 'No clock of an earlier day is running.',
     'stopped_when' => 'Say a time after :start and before now, such as 17:30.',
     'guess' => 'Guess, from :count of your tasks that had run this far: about :left more.',
-    'guess_few' => 'Guess: about a quarter of what it has taken, so :left; there is too little history to say more.',
+    'guess_few' => '{0} Guess: work that has run this far goes on for about a quarter of it, so :left.|{1} Guess: :left, drawn from one task of yours that had run this far and from work in general.|[2,*] Guess: :left, drawn from :count of your tasks that had run this far and from work in general.',
     'other_since' => 'Something else was begun before that. Say a time before it, or change that entry.',
     'break' => 'a break',
     'other' => 'another entry',

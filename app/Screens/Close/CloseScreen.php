@@ -81,6 +81,7 @@ final readonly class CloseScreen
         return match (true) {
             $row->fate === 'let_go' => __('close.fate.let_go'),
             $row->done => '',
+            $row->next !== null && $row->next <= Moments::minute($now) => __('close.fate.on'),
             $row->next !== null => Times::when($user, $row->next, $now),
             $row->fate !== null => __("close.fate.{$row->fate}"),
             default => __('close.fate.none'),

@@ -40,7 +40,7 @@
             <x-run-sheet :sheet="$sheet" :pull="$chosenCandidate?->pull->total()" :why="$why" :chosen="$chosen" :day="$day" :address="$address" :gauge="$gauge" :difference="$difference" :reserve="$reserve" :place="$place" />
         </section>
         <section class="gauge-part" aria-labelledby="gauge-title">
-            <div class="section-head"><h2 id="gauge-title">Gauge</h2><span id="gauge-sum" @class(['coral' => $gauge->over() > 0])><b class="strong">{{ Times::duration($gauge->planned) }}</b> of {{ Times::duration($gauge->load->loadLine) }}@if ($gauge->waiting), {{ Times::duration($gauge->waiting) }} without a time @endif<span class="lying-only">{{ $gauge->over() > 0 ? ', '.Times::duration($gauge->over()).' over' : ', '.Times::duration($gauge->free()).' free' }}</span></span></div>
+            <div class="section-head"><h2 id="gauge-title">Gauge</h2><span id="gauge-sum" @class(['coral' => $gauge->over() > 0])><b class="strong">{{ Times::duration($gauge->planned) }}</b> of {{ Times::duration($gauge->load->loadLine) }}{{ $gauge->waiting ? ', '.Times::duration($gauge->waiting).' without a time' : '' }}<span class="lying-only">{{ $gauge->over() > 0 ? ', '.Times::duration($gauge->over()).' over' : ', '.Times::duration($gauge->free()).' free' }}</span></span></div>
             <x-gauge :gauge="$gauge" :chosen="$chosen" :address="$address" />
         </section>
         <section class="bank" aria-labelledby="bank-title">

@@ -6,7 +6,7 @@
 @endphp
 <x-layout :title="$task->title" :station="$task->stage->value === 'inbox' ? 'gather' : 'weigh'">
     <div class="title-row"><h1>{{ $task->title }}</h1>
-        <span class="soft">{{ ['inbox' => 'in the inbox', 'open' => '', 'waiting' => 'waiting for '.$task->waiting_for, 'someday' => 'for someday', 'reference' => 'kept as a note'][$task->stage->value] }} @if ($task->done_at) done @endif @if ($task->carried > 0)@icon('carried') carried over {{ $task->carried }} times @endif</span>
+        <span class="soft">{{ ['inbox' => 'in the inbox', 'open' => '', 'waiting' => 'waiting for '.$task->waiting_for, 'someday' => 'for someday', 'reference' => 'kept as a note'][$task->stage->value] }} @if ($task->done_at) done @endif @if ($task->carried > 0)@icon('carried') {{ trans_choice('shape.proposed.carried', $task->carried) }} @endif</span>
         <span class="end">
             @if ($task->stage->value === 'inbox')<form method="post" action="/tasks/{{ $task->id }}/weigh">@csrf<button class="button">Weigh it</button></form>@endif
             @if ($task->done_at === null)<form method="post" action="/work/start/{{ $task->id }}">@csrf<button class="button">Begin now</button></form>@endif
