@@ -9,6 +9,7 @@ use App\Models\Task;
 use App\Models\User;
 use App\Rows\PastRatios;
 use Nekto\Core\Estimate\Correction;
+use Nekto\Core\Time\Grid;
 
 /**
  * What the plan expects a task to take in all, where the person wants it to use the likely or the careful value: written
@@ -29,8 +30,14 @@ final readonly class Expected
         $pairs = $this->past->pairs($user);
         foreach ($user->tasks()->plannable()->get(['id', 'user_id', 'area_id', 'demand', 'said', 'said_at', 'expected']) as $task) {
             $expected = $task->said_at === null && $task->said !== null ? self::of($user->estimates, Correction::of($pairs, (string) $task->area_id, $task->demand, $task->said), $task->said) : null;
-            $expected === $task->expected || Task::query()->whereKey($task->id)->toBase()->update(['expected' => $expected]);
+            self::steps($expected) === self::steps($task->expected) || Task::query()->whereKey($task->id)->toBase()->update(['expected' => $expected]);
         }
+    }
+
+    /** What is less than a step of the grid is no reason to lay anything elsewhere. */
+    private static function steps(?int $minutes): ?int
+    {
+        return $minutes === null ? null : Grid::up($minutes);
     }
 
     /** Null where there is too little history, or it says the same. */

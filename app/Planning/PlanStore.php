@@ -6,10 +6,13 @@ namespace App\Planning;
 
 use App\Models\Block;
 use App\Models\BlockState;
+use App\Models\Entry;
 use App\Models\User;
 use App\Rows\RowMapper;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Collection;
 use Nekto\Core\Plan\Plan;
 use Nekto\Core\Plan\Reason;
 
@@ -41,14 +44,33 @@ final readonly class PlanStore
                 'reasons' => json_encode(self::reasons($plan->reasons[$i] ?? []), JSON_THROW_ON_ERROR),
             ];
         }
-        [$past, $future] = collect($old)->partition(static fn (Block $block): bool => $block->ends_at <= $now);
-        $passed = $past->pluck('id')->all();
-        $user->blocks()->whereKey($passed)->update(['state' => BlockState::Passed, 'put_back' => false]);
+        $past = collect(array_values(array_filter($old, static fn (Block $block): bool => $block->ends_at <= $now)));
+        $future = collect(array_values(array_filter($old, static fn (Block $block): bool => $block->ends_at > $now)));
+        $this->pass($user, $past, $now);
         foreach (array_chunk($future->pluck('id')->all(), 500) as $ids) {
             $user->blocks()->whereKey($ids)->delete();
         }
         foreach (array_chunk($new, 100) as $rows) {
             Block::query()->insert($rows);
+        }
+    }
+
+    /**
+     * What went by is over: worked in part, as far as the clock ran in it, or not at all.
+     *
+     * @param  Collection<int, Block>  $past
+     */
+    private function pass(User $user, Collection $past, CarbonImmutable $now): void
+    {
+        if ($past->isEmpty()) {
+            return;
+        }
+        $entries = $user->entries()->where('break', false)->whereIn('task_id', $past->pluck('task_id')->unique())
+            ->where('starts_at', '<', $past->max('ends_at'))->where(static fn (Builder $one): Builder => $one->whereNull('ends_at')->orWhere('ends_at', '>', $past->min('starts_at')))->get()->groupBy('task_id');
+        foreach ($past as $block) {
+            $worked = ($entries[$block->task_id] ?? collect())->filter(static fn (Entry $one): bool => $one->starts_at < $block->ends_at && ($one->ends_at ?? $now) > $block->starts_at)
+                ->map(static fn (Entry $one): CarbonImmutable => min($one->ends_at ?? $now, $block->ends_at));
+            $block->update(['put_back' => false, ...($worked->isEmpty() ? ['state' => BlockState::Passed] : ['state' => BlockState::Part, 'ends_at' => $worked->max()])]);
         }
     }
 

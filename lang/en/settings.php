@@ -12,6 +12,7 @@ return [
     'date_saved' => 'That date has hours of its own.',
     'date_removed' => ':date has its usual hours again.',
     'unknown_zone' => 'There is no such time zone. Choose one of the list, such as Europe/Lisbon.',
+    'pairs' => '{0} No task has been finished with the clock yet: all are laid out as typed.|[1,4] From :count finished so far: too few to correct by, all are laid out as typed.|[5,*] Learned from :count finished tasks; kinds with few lean on the others.',
     'estimates' => [
         'typed' => 'each estimate as it is typed',
         'likely' => 'what such work likely takes: the median of your own',

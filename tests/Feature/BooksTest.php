@@ -41,7 +41,7 @@ final class BooksTest extends FeatureTestCase
         $this->artisan('nekto:minute');
 
         self::assertSame(45, $this->left($texts));
-        self::assertSame(['Wed 09:00–10:30 Wall texts (passed)', 'Wed 10:30–11:15 Wall texts'], $this->plan());
+        self::assertSame(['Wed 09:00–09:45 Wall texts (part)', 'Wed 10:30–11:15 Wall texts'], $this->plan());
     }
 
     #[Test]

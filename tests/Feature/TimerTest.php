@@ -42,7 +42,7 @@ final class TimerTest extends FeatureTestCase
         $this->artisan('nekto:minute');
 
         self::assertSame(['09:00–10:00'], $this->entries());
-        self::assertSame(['Wed 09:00–10:00 Essay (passed)', 'Wed 11:00–11:05 Essay'], $this->plan(), 'its hour is worked; until somebody says what is left, a step of it stays laid');
+        self::assertSame(['Wed 09:00–10:00 Essay (part)', 'Wed 11:00–11:05 Essay'], $this->plan(), 'its hour is worked; until somebody says what is left, a step of it stays laid');
     }
 
     #[Test]

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\SettingsRequest;
 use App\Models\User;
 use App\Planning\Replan;
+use App\Rows\PastRatios;
 use App\Time\Clock;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -16,10 +17,11 @@ use Illuminate\View\View;
 /** The person's own rules: zone, margin, buffers, lunch, looks. */
 final readonly class SettingsController
 {
-    public function edit(#[CurrentUser] User $user): View
+    public function edit(#[CurrentUser] User $user, PastRatios $past): View
     {
         return view('screens.settings', [
             'user' => $user,
+            'pairs' => count($past->pairs($user)),
             'sets' => $user->hoursSets()->with('exceptions')->get(),
             'areas' => $user->areas()->get(),
             'contexts' => $user->contexts()->get(),

@@ -74,7 +74,7 @@ final readonly class ShapeScreen
             ask: $ask,
             chosen: $chosen,
             place: WhyPlace::of($sheet, $gauge, $chosen),
-            why: $chosen === null ? null : (new WhyHere($user, $now))->of($chosen, $candidates[$chosen->task_id] ?? null),
+            why: $chosen === null ? null : (new WhyHere($user, $now))->of($chosen, $candidates[$chosen->task_id] ?? null, $this->prospects->chances($user, $now)[$chosen->task_id] ?? null),
             chosenCandidate: $chosen === null ? null : $candidates[$chosen->task_id] ?? null,
             areas: $this->areaTotals($blocks),
         );

@@ -7,6 +7,7 @@ namespace App\Screens\Shape;
 use App\Models\Block;
 use App\Models\User;
 use App\Rows\Candidate;
+use App\Wording\Figures;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Time\LocalDay;
@@ -16,7 +17,8 @@ final readonly class WhyHere
 {
     public function __construct(private User $user, private CarbonImmutable $now) {}
 
-    public function of(Block $block, ?Candidate $candidate): string
+    /** @param  int|null  $chance  % to be in time */
+    public function of(Block $block, ?Candidate $candidate, ?int $chance = null): string
     {
         $sentences = $block->anchored ? [__('plan.reason.anchored')] : $this->reasons($block->reasons ?? []);
         if ($candidate !== null && $candidate->due !== null) {
@@ -29,6 +31,8 @@ final readonly class WhyHere
         } elseif ($candidate !== null) {
             array_unshift($sentences, __('shape.why.pull', ['pull' => $candidate->pull->total()]));
         }
+
+        $chance === null || $sentences[] = ucfirst(Figures::chance($chance)).'.';
 
         return implode(' ', $sentences);
     }

@@ -1,5 +1,5 @@
 {{-- What is being weighed: worth, date, estimate and answer in one form, sent in one breath. --}}
-@props(['card', 'place', 'many', 'projects'])
+@props(['card', 'place', 'many', 'projects', 'chance' => null])
 @php
     use App\Wording\Times;
     $task = $card->task;
@@ -19,7 +19,7 @@
         @endforeach
     </fieldset>
     @error('importance')<p class="error" role="alert">{{ $message }}</p>@enderror
-    <div class="card-row"><label for="card-due">due</label><input class="field" id="card-due" type="date" name="due_date" data-page-key="t" value="{{ old('due_date', $task->due_at ? $person->local($task->due_at)->format('Y-m-d') : $task->due_on) }}"><kbd class="key">T</kbd>@if ($task->due_at)<span class="soft">at {{ App\Wording\Times::clock($person, $task->due_at) }}</span>@endif @if ($task->due_hard)<span class="soft">hard</span>@endif</div>
+    <div class="card-row"><label for="card-due">due</label><input class="field" id="card-due" type="date" name="due_date" data-page-key="t" value="{{ old('due_date', $task->due_at ? $person->local($task->due_at)->format('Y-m-d') : $task->due_on) }}"><kbd class="key">T</kbd>@if ($task->due_at)<span class="soft">at {{ App\Wording\Times::clock($person, $task->due_at) }}</span>@endif @if ($task->due_hard)<span class="soft">hard</span>@endif @if ($chance !== null)<span class="soft">{{ App\Wording\Figures::chance($chance) }}</span>@endif</div>
     @error('due_date')<p class="error" role="alert">{{ $message }}</p>@enderror
     <div class="card-row"><label for="card-estimate">estimate</label><input class="field" id="card-estimate" name="estimate" data-page-key="m" value="{{ old('estimate', $task->estimate === null ? '' : Times::duration($task->estimate)) }}" placeholder="30 min"><span class="soft" x-ref="likely">@if ($card->likely)likely {{ Times::duration($card->likely) }}, careful {{ Times::duration($card->careful) }}@endif</span><kbd class="key">M</kbd></div>
     @error('estimate')<p class="error" role="alert">{{ $message }}</p>@enderror

@@ -40,7 +40,7 @@
         </div>
         <div class="stack">
             @if ($current)
-                <x-weigh-card :card="$current" :place="$place" :many="count($unweighed)" :projects="$projects" />
+                <x-weigh-card :chance="$chances[$current->task->id] ?? null" :card="$current" :place="$place" :many="count($unweighed)" :projects="$projects" />
                 <ul class="stack-next" data-list>
                     @foreach ($unweighed as $one)
                         @if (isset($tasks[$one->id]) && $one->id !== $current->task->id)
