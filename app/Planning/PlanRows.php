@@ -20,6 +20,7 @@ final readonly class PlanRows
      * @param  Collection<int, Block>  $blocks  planned ones of these tasks, by start
      * @param  Block|null  $running  the one whose clock runs
      * @param  Collection<int, Block>  $worked  today's that are done or worked in part, with their tasks' hours
+     * @param  array<int, CarbonImmutable>  $workedUntil  how far blocks that went by were worked in, by the block's id
      * @param  array<int, int>  $workedIn  minutes worked in blocks that are on, by the block's id
      */
     public function __construct(
@@ -32,5 +33,6 @@ final readonly class PlanRows
         public Picks $picks,
         public Collection $worked,
         public array $workedIn = [],
+        public array $workedUntil = [],
     ) {}
 }

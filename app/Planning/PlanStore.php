@@ -6,12 +6,11 @@ namespace App\Planning;
 
 use App\Models\Block;
 use App\Models\BlockState;
-use App\Models\Entry;
 use App\Models\User;
+use App\Rows\Blocks;
 use App\Rows\RowMapper;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Nekto\Core\Plan\Plan;
 use Nekto\Core\Plan\Reason;
@@ -65,12 +64,9 @@ final readonly class PlanStore
         if ($past->isEmpty()) {
             return;
         }
-        $entries = $user->entries()->where('break', false)->whereIn('task_id', $past->pluck('task_id')->unique())
-            ->where('starts_at', '<', $past->max('ends_at'))->where(static fn (Builder $one): Builder => $one->whereNull('ends_at')->orWhere('ends_at', '>', $past->min('starts_at')))->get()->groupBy('task_id');
+        $until = Blocks::workedUntil($user, $past, $now);
         foreach ($past as $block) {
-            $worked = ($entries[$block->task_id] ?? collect())->filter(static fn (Entry $one): bool => $one->starts_at < $block->ends_at && ($one->ends_at ?? $now) > $block->starts_at)
-                ->map(static fn (Entry $one): CarbonImmutable => min($one->ends_at ?? $now, $block->ends_at));
-            $block->update(['put_back' => false, ...($worked->isEmpty() ? ['state' => BlockState::Passed] : ['state' => BlockState::Part, 'ends_at' => $worked->max()])]);
+            $block->update(['put_back' => false, ...(isset($until[$block->id]) ? ['state' => BlockState::Part, 'ends_at' => $until[$block->id]] : ['state' => BlockState::Passed])]);
         }
     }
 

@@ -57,7 +57,7 @@ final readonly class ProblemLoader
             ->each(static fn (Block $block): Block => $block->setRelation('task', $tasks[$block->task_id] ?? throw new \LogicException('Filtered before.')))->values();
         $running = $user->entries()->whereNull('ends_at')->whereNotNull('block_id')->value('block_id');
 
-        return new PlanRows($now, $time, $tasks, $blocks, $running === null ? null : $blocks->firstWhere('id', $running), Steps::of($user), new Picks($user, $today), $this->workedToday($user, $time, $now), Blocks::workedIn($user, $blocks, $now));
+        return new PlanRows($now, $time, $tasks, $blocks, $running === null ? null : $blocks->firstWhere('id', $running), Steps::of($user), new Picks($user, $today), $this->workedToday($user, $time, $now), Blocks::workedIn($user, $blocks, $now), Blocks::workedUntil($user, $blocks->filter(static fn (Block $block): bool => $block->hasPassed($now)), $now));
     }
 
     /**
@@ -203,6 +203,11 @@ final readonly class ProblemLoader
     {
         $anchored = $fixed->filter(static fn (Block $block): bool => $block->anchored)->map(static fn (Block $block): Interval => RowMapper::time($block));
         $taken = $rows->worked->concat($fixed)->map(static fn (Block $block): Taken => new Taken($block->task->hoursSet(), $block->task->demand === Demand::Deep, RowMapper::start($block), RowMapper::time($block)->length(), ! $block->anchored));
+
+        foreach ($rows->workedUntil as $id => $until) { // what goes by with this plan has taken its part of the day too
+            $block = $rows->blocks->firstWhere('id', $id) ?? throw new \LogicException('Read together.');
+            $taken->push(new Taken($block->task->hoursSet(), $block->task->demand === Demand::Deep, RowMapper::start($block), (int) $block->starts_at->diffInMinutes($until), ! $block->anchored));
+        }
 
         return DayLimits::of($rows->time, IntervalSet::covering(...$anchored->values()->all()), $taken->all());
     }

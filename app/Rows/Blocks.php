@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Models\Worked;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
 use Nekto\Core\Time\Interval;
@@ -24,6 +25,32 @@ final readonly class Blocks
     {
         return $user->blocks()->where('starts_at', '<', Moments::moment($span->end))->where('starts_at', '>', Moments::moment($span->start - self::LONGEST))
             ->where('ends_at', '>', Moments::moment($span->start))->orderBy('starts_at');
+    }
+
+    /**
+     * How far blocks that are over were worked in, by the clock.
+     *
+     * @param  Collection<int, Block>  $over
+     * @return array<int, CarbonImmutable> by the block's id; those without work are not in it
+     */
+    public static function workedUntil(User $user, Collection $over, CarbonImmutable $now): array
+    {
+        if ($over->isEmpty()) {
+            return [];
+        }
+        $entries = $user->entries()->where('break', false)->whereIn('task_id', $over->pluck('task_id')->unique())->where('starts_at', '<', $over->max('ends_at'))
+            ->where(static fn (Builder $one): Builder => $one->whereNull('ends_at')->orWhere('ends_at', '>', $over->min('starts_at')))->get()->groupBy('task_id');
+        $until = [];
+        foreach ($over as $block) {
+            foreach ($entries[$block->task_id] ?? [] as $entry) {
+                $end = min($entry->ends_at ?? $now, $block->ends_at);
+                if ($entry->starts_at < $block->ends_at && $end > $block->starts_at) {
+                    $until[$block->id] = max($until[$block->id] ?? $end, $end);
+                }
+            }
+        }
+
+        return $until;
     }
 
     /**

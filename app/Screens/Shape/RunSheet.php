@@ -333,7 +333,8 @@ final readonly class RunSheet
             $height >= 46 => 'tall',
             $height >= 24 => 'line',
             $height >= 18 => 'narrow',
-            default => 'sliver',
+            $height >= 10 => 'sliver',
+            default => 'hair', // no line of text fits: its name is in its label
         };
     }
 
