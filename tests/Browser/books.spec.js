@@ -55,6 +55,16 @@ for (const [name, of] of Object.entries(hands)) {
         await hand.press('Space')
         await expect(page.locator('#toast')).toContainText('The clock runs')
 
+        // more time says nothing about what is left, but what it lies on
+        at('11:05')
+        await page.goto('/work')
+        await hand.press('o')
+        await page.getByRole('button', { name: '+ 15 min' }).press('Enter')
+        await expect(page.locator('#toast')).toContainText('It lies on Loans committee 11:30–12:15.')
+        await left(page, '45 min')
+        await page.keyboard.press('u')
+        await expect(page.locator('#toast')).toContainText('As long as it was before.')
+
         at('11:10')
         await page.goto('/work')
         await hand.press('m')

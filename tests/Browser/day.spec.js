@@ -155,7 +155,7 @@ test('work whose time has passed is placed again by itself, says why, and undo b
     await expect(note).toContainText('Moved by itself')
     await expect(note).toContainText('Wall texts, room 3')
     await expect(note).toContainText('Its time went by and it was not done.')
-    await expect(page.locator('.sheet .block-passed')).toContainText('Wall texts, room 3')
+    await expect(page.locator('.sheet .block-part')).toContainText('Wall texts, room 3')
     await expect(page.locator('.sheet .block-planned', { hasText: 'Wall texts, room 3' }).first()).toContainText('1')
 
     await note.getByRole('button', { name: /Undo/ }).click()

@@ -64,6 +64,12 @@ export function prepare() {
 
 /** A server of its own on the same database, for what must not be done to the one of all tests. Killed with kill(). */
 export async function serve(port) {
+    for (let tries = 0; await fetch(`http://${HOST}:${port}/alive`).catch(() => null); tries++) { // the one before may be dying still
+        if (tries === 20) {
+            throw new Error(`Something answers at port ${port}: left over by a run that was cut off?`)
+        }
+        await new Promise((resolve) => setTimeout(resolve, 100))
+    }
     const server = spawn(`${root}bin/serve`, [HOST, String(port)], { cwd: root, env: environment, stdio: 'ignore', detached: true })
     for (let tries = 0; tries < 150; tries++) {
         const answer = await fetch(`http://${HOST}:${port}/alive`).catch(() => null)

@@ -262,25 +262,31 @@ test('a server that dies between "done" and its answer loses nothing and doubles
     for (const delay of [0, 10, 30, 60, 100, 160, 400]) {
         reset()
         let server = await serve(PORT + 1)
-        await page.goto(`http://${HOST}:${PORT + 1}/work`)
-        await expect(page.locator('#work-title')).toHaveText('Wall texts, room 3')
-        await page.keyboard.press('d')
-        await page.waitForTimeout(delay)
-        kill(server)
+        try {
+            await page.goto(`http://${HOST}:${PORT + 1}/work`)
+            await expect(page.locator('#work-title')).toHaveText('Wall texts, room 3')
+            await page.keyboard.press('d')
+            await page.waitForTimeout(delay)
+        } finally {
+            kill(server)
+        }
         await expect(page.locator('#toast')).toContainText(/cannot be reached|Done\./)
 
         server = await serve(PORT + 1)
-        await page.goto(`http://${HOST}:${PORT + 1}/work`)
-        if (number(done) === 0) { // it had not come so far: the person does it again
-            await expect(page.locator('#work-title')).toHaveText('Wall texts, room 3')
-            await page.keyboard.press('d')
-            await expect(page.locator('#toast')).toContainText('Done.')
+        try {
+            await page.goto(`http://${HOST}:${PORT + 1}/work`)
+            if (number(done) === 0) { // it had not come so far: the person does it again
+                await expect(page.locator('#work-title')).toHaveText('Wall texts, room 3')
+                await page.keyboard.press('d')
+                await expect(page.locator('#toast')).toContainText('Done.')
+            }
+            expect(number(done)).toBe(1)
+            expect(number("select count(*) from plan_revisions where cause = 'done'")).toBe(1)
+            expect(number('select count(*) from entries where ends_at is null')).toBe(0)
+            expect(number("select count(*) from entries e join tasks t on t.id = e.task_id where short = 'Wall texts, room 3' and e.starts_at >= '2026-03-11'")).toBe(1)
+            expect(number("select count(*) from blocks b join tasks t on t.id = b.task_id where short = 'Wall texts, room 3' and b.state = 'planned'")).toBe(0)
+        } finally {
+            kill(server)
         }
-        expect(number(done)).toBe(1)
-        expect(number("select count(*) from plan_revisions where cause = 'done'")).toBe(1)
-        expect(number('select count(*) from entries where ends_at is null')).toBe(0)
-        expect(number("select count(*) from entries e join tasks t on t.id = e.task_id where short = 'Wall texts, room 3' and e.starts_at >= '2026-03-11'")).toBe(1)
-        expect(number("select count(*) from blocks b join tasks t on t.id = b.task_id where short = 'Wall texts, room 3' and b.state = 'planned'")).toBe(0)
-        kill(server)
     }
 })

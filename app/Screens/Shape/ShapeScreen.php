@@ -66,7 +66,7 @@ final readonly class ShapeScreen
             reserve: $ask->reserve === null ? null : collect($time->reserves)->firstWhere('id', $ask->reserve),
             difference: $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $now),
             needsMending: $user->mend_asks && $this->mend->isNeeded($user, $now, $this->desk->time()),
-            late: LateLine::of($this->desk, $candidates, $slacks),
+            late: LateLine::of($this->desk, $this->desk->open()->all(), $slacks),
             bank: Bank::of($this->desk, $candidates, $blocks, $day, $ask->bank, $untimed),
             proposal: $proposes ? ProposalPanel::of($this->desk, $day, $time, $candidates, $slacks) : null,
             morning: $ask->morning === null ? null : MorningRun::of($this->desk, $ask->morning, $day, $time, $candidates),
