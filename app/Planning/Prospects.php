@@ -17,6 +17,7 @@ use Nekto\Core\Plan\Plan;
 use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Plan\Unplaced;
 use Nekto\Core\Plan\UnplacedReason;
+use Nekto\Core\Planning\Planner;
 use Nekto\Core\Prospect\Chances;
 use Nekto\Core\Prospect\LatestStarts;
 use Nekto\Core\Prospect\Outcome;
@@ -32,7 +33,7 @@ final readonly class Prospects
     /** Pairs from which on a kind of work speaks for itself. */
     private const ENOUGH = 12;
 
-    public function __construct(private ProblemLoader $problems, private PastRatios $past) {}
+    public function __construct(private ProblemLoader $problems, private PastRatios $past, private Planner $planner) {}
 
     public function slacks(User $user, CarbonImmutable $now): Slacks
     {
@@ -42,7 +43,7 @@ final readonly class Prospects
         }
         $problem = $this->problems->load($user, $now)->problem;
 
-        return self::keep($user, $problem, self::plan($problem));
+        return self::keep($user, $problem, $problem->previous === [] && $problem->anchored === [] ? $this->planner->plan($problem) : self::plan($problem)); // where nothing is laid out yet, as it would be
     }
 
     /** The plan as it is laid out. */

@@ -7,13 +7,16 @@ namespace App\Rows;
 use Nekto\Core\Prospect\Slack;
 
 /** How far each planned block can slip, all together, and what is late as it is: the one slack that every screen says. */
-final readonly class Slacks
+final class Slacks
 {
+    /** @var array<int, int>|null the start of its first block by task */
+    private ?array $first = null;
+
     /**
      * @param  array<string, array{int, int, int, bool}>  $blocks  latest start, slack, lateness and whether a date holds it, by task and planned start as "12/29553660"
      * @param  array<int, int>  $late  minutes by task that would be finished after its due date by this plan, or not at all
      */
-    private function __construct(public array $blocks, public array $late) {}
+    private function __construct(public readonly array $blocks, public readonly array $late) {}
 
     /**
      * @param  array<string, Slack>  $blocks
@@ -27,6 +30,20 @@ final readonly class Slacks
     public static function read(string $blocks, string $late): self
     {
         return new self((array) json_decode($blocks, true), (array) json_decode($late, true));
+    }
+
+    /** That of a task's first block, also where that is not laid out yet. */
+    public function first(int $task): ?Slack
+    {
+        if ($this->first === null) {
+            $this->first = [];
+            foreach (array_keys($this->blocks) as $key) {
+                [$id, $start] = array_map(intval(...), explode('/', $key));
+                $this->first[$id] = min($this->first[$id] ?? $start, $start);
+            }
+        }
+
+        return isset($this->first[$task]) ? $this->of($task, $this->first[$task]) : null;
     }
 
     /** Null for one that is anchored, begun, or whose task has no place for all of its work. */

@@ -151,4 +151,13 @@ final class LateTest extends FeatureTestCase
         $this->patch("/blocks/{$block->id}", ['day' => '2026-03-12', 'start' => '09:00', 'minutes' => 60]);
         $this->post('/plan/undo')->assertSessionHas('status', 'The block is back where it was. Essay is at 14:00 again.');
     }
+
+    #[Test]
+    public function before_anything_is_laid_out_nothing_is_late_and_what_can_wait_is_known(): void
+    {
+        $this->task('Today', 360, Importance::Vital, dueOn: '2026-03-11');
+        $this->task('Friday', 60, dueOn: '2026-03-13')->update(['splits' => false]);
+
+        $this->get('/shape?propose=1')->assertSeeInOrder(['Can wait', 'every date still holds', 'Friday', 'Fri 13, 16:30'])->assertDontSee('late as it is')->assertDontSee('will be late');
+    }
 }

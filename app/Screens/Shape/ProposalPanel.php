@@ -119,7 +119,7 @@ final readonly class ProposalPanel
     {
         $now = Moments::minute($desk->now);
         $next = $desk->planned()->next($one->id, $now);
-        $slack = $next === null ? null : $slacks->of($one->id, $next);
+        $slack = $next === null ? $slacks->first($one->id) : $slacks->of($one->id, $next);
 
         return match (true) {
             $slack?->dated === true => $slack->latestStart,
