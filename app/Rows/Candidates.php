@@ -78,11 +78,12 @@ final class Candidates
             }
         }
         $anchored = $planned->anchored($minute);
-        $limits = DayLimits::of($time, $anchored, [...self::worked($desk), ...$planned->taken($rows, $minute)]);
+        $sets = array_values(array_unique([...$time->sets->take(1)->pluck('id')->all(), ...array_map(static fn (\stdClass $row): int => (int) $row->hours_set_id, array_filter($rows, static fn (\stdClass $row): bool => $row->due !== null))])); // those that anybody asks about
+        $limits = DayLimits::of($time, $anchored, [...self::worked($desk), ...$planned->taken($rows, $minute)], $sets);
         $curves = [];
-        foreach ($time->sets as $set) {
-            $open = $time->open($set->id)->without($anchored);
-            $curves[$set->id] = new DemandCurve($work[$set->id] ?? [], new Supply($open, $minute, $time->zone, $limits->lines[$set->id]), new Supply($open, $minute, $time->zone, $limits->lines[$set->id], $limits->deep));
+        foreach ($sets as $set) {
+            $supply = new Supply($time->open($set)->without($anchored), $minute, $time->zone, $limits->lines[$set]);
+            $curves[$set] = new DemandCurve($work[$set] ?? [], $supply, $supply->under($limits->deep));
         }
 
         return $curves;

@@ -17,8 +17,9 @@ final readonly class DayLimits
     /**
      * @param  IntervalSet  $anchored  time that is no longer open
      * @param  iterable<Taken>  $taken
+     * @param  list<int>|null  $only  sets of hours that are asked about; null: all
      */
-    public static function of(WorkTime $time, IntervalSet $anchored, iterable $taken): self
+    public static function of(WorkTime $time, IntervalSet $anchored, iterable $taken, ?array $only = null): self
     {
         $under = $deep = [];
         $limit = $time->user->deep_limit;
@@ -28,8 +29,8 @@ final readonly class DayLimits
             $one->deep && $deep[$day] = max(0, ($deep[$day] ?? $limit) - $one->minutes);
         }
         $lines = [];
-        foreach ($time->sets as $set) {
-            $lines[$set->id] = new DayLimit(null, self::lines($time, $time->open($set->id)->without($anchored), $under[$set->id] ?? []));
+        foreach ($only ?? $time->sets->pluck('id')->all() as $set) {
+            $lines[$set] = new DayLimit(null, self::lines($time, $time->open($set)->without($anchored), $under[$set] ?? []));
         }
 
         return new self($lines, new DayLimit($limit, $deep));

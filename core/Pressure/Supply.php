@@ -23,10 +23,13 @@ final class Supply
     /** @var list<int> open minutes of its day before it */
     private array $within = [];
 
-    /** @var list<int> by day: minutes that the days before it allow */
+    /** @var list<int> by day: its number */
+    private array $numbers = [];
+
+    /** @var array<int, int> by day: minutes that the days before it allow */
     private array $before = [];
 
-    /** @var list<int> by day */
+    /** @var array<int, int> by day */
     private array $limits = [];
 
     /** @var array<int, int> by day: all of its open minutes */
@@ -35,8 +38,7 @@ final class Supply
     /** @param  IntervalSet  $open  hours − busy time − anchored blocks − breaks; what is before now is gone */
     public function __construct(IntervalSet $open, public readonly int $now, Zone $zone, DayLimit ...$limits)
     {
-        $limits = array_filter($limits, static fn (DayLimit $limit): bool => ! $limit->isNone());
-        $number = $allowed = null;
+        $number = null;
         $day = -1;
         $midnight = PHP_INT_MIN;
         foreach ($open->intervals as $interval) {
@@ -45,13 +47,8 @@ final class Supply
                     $local = $zone->dayOf($start);
                     $midnight = $zone->day($local)->end;
                     if ($local->number !== $number) {
-                        $number = $local->number;
-                        $this->before[] = $day < 0 ? 0 : $this->before[$day] + min($this->limits[$day], $this->open[$day]);
-                        $allowed = PHP_INT_MAX;
-                        foreach ($limits as $limit) {
-                            $allowed = min($allowed, $limit->on($number));
-                        }
-                        $this->limits[] = $allowed;
+                        $this->numbers[] = $number = $local->number;
+                        $this->limits[] = PHP_INT_MAX;
                         $this->open[] = 0;
                         $day++;
                     }
@@ -63,6 +60,28 @@ final class Supply
                 $this->within[] = $this->open[$day];
                 $this->open[$day] += $end - $start;
             }
+        }
+        $this->limit(...$limits);
+    }
+
+    /** The same with another limit beside the ones it has. */
+    public function under(DayLimit $limit): self
+    {
+        $under = clone $this;
+        $under->limit($limit);
+
+        return $under;
+    }
+
+    private function limit(DayLimit ...$limits): void
+    {
+        $sum = 0;
+        foreach ($this->numbers as $day => $number) {
+            foreach ($limits as $limit) {
+                $this->limits[$day] = min($this->limits[$day], $limit->on($number));
+            }
+            $this->before[$day] = $sum;
+            $sum += min($this->limits[$day], $this->open[$day]);
         }
     }
 

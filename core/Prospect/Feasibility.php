@@ -38,10 +38,11 @@ final readonly class Feasibility
             $limits = [$problem->hoursLimits[$name] ?? new DayLimit, $problem->dayLimit];
             $due = array_values(array_filter($problem->tasks, static fn (Task $task): bool => $task->hours === (string) $name && $task->due !== null));
             usort($due, static fn (Task $a, Task $b): int => [$a->due?->at, $a->id] <=> [$b->due?->at, $b->id]);
+            $supply = new Supply($free[$name], $problem->first, $problem->zone, ...$limits);
             $curve = new DemandCurve(
                 array_map(static fn (Task $task): DueWork => new DueWork($task->due->at ?? 0, max(0, $task->minutes - ($fixed[$task->id] ?? 0)), $task->demand === Demand::Deep), $due),
-                new Supply($free[$name], $problem->first, $problem->zone, ...$limits),
-                $problem->deepLimit->isNone() ? null : new Supply($free[$name], $problem->first, $problem->zone, $problem->deepLimit, ...$limits),
+                $supply,
+                $problem->deepLimit->isNone() ? null : $supply->under($problem->deepLimit),
             );
             $tasks = [];
             foreach ($due as $i => $task) {

@@ -22,6 +22,9 @@ final class Zone
 
     private int $last = 0;
 
+    /** @var array<int, Interval> by the day's number, those asked for */
+    private array $days = [];
+
     /** @throws InvalidTime if the zone database has no such zone */
     public function __construct(public readonly string $name)
     {
@@ -78,7 +81,7 @@ final class Zone
     /** The local day from its midnight to the next; 23 or 25 hours where clocks change. */
     public function day(LocalDay $day): Interval
     {
-        return new Interval($this->at($day, 0), $this->at($day->plusDays(1), 0));
+        return $this->days[$day->number] ??= new Interval($this->at($day, 0), $this->at($day->plusDays(1), 0));
     }
 
     /**

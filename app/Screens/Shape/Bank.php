@@ -34,8 +34,9 @@ final readonly class Bank
      * @param  Collection<int, Candidate>  $candidates
      * @param  Collection<int, Block>  $blocks  of the day
      * @param  Collection<int, Task>  $untimed  picked for it, without a time on it
+     * @param  list<int>  $also  tasks that the page asks for next, read with these
      */
-    public static function of(Desk $desk, Collection $candidates, Collection $blocks, LocalDay $day, bool $whole, Collection $untimed): self
+    public static function of(Desk $desk, Collection $candidates, Collection $blocks, LocalDay $day, bool $whole, Collection $untimed, array $also = []): self
     {
         [$user, $now, $planned, $time] = [$desk->user(), $desk->now, $desk->planned(), $desk->time()];
         $onDay = $blocks->pluck('task_id')->flip();
@@ -51,7 +52,7 @@ final readonly class Bank
         $carried = $whole ? $carried : $carried->take(self::MOST_CARRIED);
         $best = $rest->diffKeys($carried);
         $best = $whole ? $best : $best->take(max(3, self::ROWS - $soon->count() - $carried->count()));
-        $tasks = $desk->tasks([...$picked->keys()->all(), ...$soon->keys()->all(), ...$carried->keys()->all(), ...$best->keys()->all()]);
+        $tasks = $desk->tasks([...$picked->keys()->all(), ...$soon->keys()->all(), ...$carried->keys()->all(), ...$best->keys()->all(), ...$also]);
         $groups = [];
         foreach (['picked' => $picked, 'due_soon' => $soon, 'carried' => $carried, 'best_pull' => $best] as $name => $some) {
             if ($some->isNotEmpty()) {

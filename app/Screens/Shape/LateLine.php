@@ -23,15 +23,37 @@ final readonly class LateLine
     private function __construct(public string $sentence, public array $names, public int $breakAfter, public int $more) {}
 
     /**
-     * Null where all is in time.
-     *
      * @param  Collection<int, Candidate>  $open  tasks by id
+     * @return array{Collection<int, Candidate>, Collection<int, Candidate>} late by the plan, the most pull first, and overdue, the oldest first
      */
-    public static function of(Desk $desk, Collection $open, Slacks $slacks): ?self
+    public static function among(Desk $desk, Collection $open, Slacks $slacks): array
     {
         $now = Moments::minute($desk->now);
         $overdue = $open->filter(static fn (Candidate $one): bool => $one->due !== null && $one->due <= $now)->sortBy('due');
         $late = $desk->planned()->isEmpty() ? new Collection : $open->filter(static fn (Candidate $one): bool => $one->due !== null && $one->due > $now && isset($slacks->late[$one->id]))->sortByDesc(static fn (Candidate $one): int => $one->pull->total());
+
+        return [$late, $overdue];
+    }
+
+    /**
+     * The tasks that it names, to be read with others.
+     *
+     * @param  array{Collection<int, Candidate>, Collection<int, Candidate>}  $among
+     * @return list<int>
+     */
+    public static function named(array $among): array
+    {
+        return array_values($among[0]->take(self::NAMED)->concat($among[1]->take(self::NAMED))->pluck('id')->all());
+    }
+
+    /**
+     * Null where all is in time.
+     *
+     * @param  array{Collection<int, Candidate>, Collection<int, Candidate>}  $among
+     */
+    public static function of(Desk $desk, array $among): ?self
+    {
+        [$late, $overdue] = $among;
         if ($overdue->isEmpty() && $late->isEmpty()) {
             return null;
         }

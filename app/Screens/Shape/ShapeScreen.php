@@ -52,6 +52,8 @@ final readonly class ShapeScreen
             default => $ask->change === null ? null : $overfull?->change($ask->change),
         };
 
+        $late = LateLine::among($this->desk, $this->desk->open()->all(), $slacks);
+
         return new ShapePage(
             user: $user,
             now: $now,
@@ -66,8 +68,8 @@ final readonly class ShapeScreen
             reserve: $ask->reserve === null ? null : collect($time->reserves)->firstWhere('id', $ask->reserve),
             difference: $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $now),
             needsMending: $user->mend_asks && $this->mend->isNeeded($user, $now, $this->desk->time()),
-            late: LateLine::of($this->desk, $this->desk->open()->all(), $slacks),
-            bank: Bank::of($this->desk, $candidates, $blocks, $day, $ask->bank, $untimed),
+            bank: Bank::of($this->desk, $candidates, $blocks, $day, $ask->bank, $untimed, LateLine::named($late)),
+            late: LateLine::of($this->desk, $late),
             proposal: $proposes ? ProposalPanel::of($this->desk, $day, $time, $candidates, $slacks) : null,
             morning: $ask->morning === null ? null : MorningRun::of($this->desk, $ask->morning, $day, $time, $candidates),
             invite: $user->morning_on !== $today->asString() && $entries->isEmpty(),
