@@ -4,6 +4,7 @@ import { block, drag, expect, test, time } from './ines.js'
 
 const menu = async (page, title) => {
     await block(page, title).click()
+    await expect(page.locator('.why-task')).toContainText(title) // not the menu of the block before
     const more = page.locator('#shape-more')
     await expect(more).toBeVisible()
     if (!(await more.evaluate((element) => element.open))) {
