@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Entry;
-use App\Models\User;
 use App\Rows\RunningClock;
 use App\Time\Clock;
 use App\Wording\Times;
@@ -16,17 +15,7 @@ use Illuminate\Validation\Validator;
 /** When a clock that was forgotten should have stopped. A time before it began is one of the next day. */
 final class ForgottenRequest extends FormRequest
 {
-    /** @return array<string, list<mixed>> */
-    public function rules(): array
-    {
-        return ['until' => ['required_without:none', 'nullable', 'date_format:H:i,G:i'], 'none' => ['sometimes', 'boolean']];
-    }
-
-    /** @return array<string, string> */
-    public function messages(): array
-    {
-        return ['until.*' => __('task.unknown_time')];
-    }
+    use SaysUntil;
 
     /** @return list<\Closure(Validator): void> */
     public function after(): array
@@ -46,16 +35,6 @@ final class ForgottenRequest extends FormRequest
 
     public function end(): CarbonImmutable
     {
-        $start = $this->owner()->local($this->entry()->starts_at ?? Clock::now());
-        $end = $start->setTimeFromTimeString($this->string('until')->toString());
-
-        return ($end <= $start ? $end->addDay() : $end)->utc();
-    }
-
-    private function owner(): User
-    {
-        $user = $this->user();
-
-        return $user instanceof User ? $user : throw new \LogicException('Behind the sign-in.');
+        return $this->until($this->entry()->starts_at ?? Clock::now());
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Entry;
-use App\Models\User;
 use App\Time\Clock;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
@@ -14,17 +13,7 @@ use Illuminate\Validation\Validator;
 /** Until when the work went on after a meeting had stopped the clock. A time before it began is one of the next day. */
 final class WentOnRequest extends FormRequest
 {
-    /** @return array<string, list<mixed>> */
-    public function rules(): array
-    {
-        return ['until' => ['required_without:none', 'nullable', 'date_format:H:i,G:i'], 'none' => ['sometimes', 'boolean']];
-    }
-
-    /** @return array<string, string> */
-    public function messages(): array
-    {
-        return ['until.*' => __('task.unknown_time')];
-    }
+    use SaysUntil;
 
     /** @return list<\Closure(Validator): void> */
     public function after(): array
@@ -44,10 +33,7 @@ final class WentOnRequest extends FormRequest
 
     public function end(): CarbonImmutable
     {
-        $start = $this->owner()->local($this->entry()->starts_at);
-        $end = $start->setTimeFromTimeString($this->string('until')->toString());
-
-        return ($end <= $start ? $end->addDay() : $end)->utc();
+        return $this->until($this->entry()->starts_at);
     }
 
     private function entry(): Entry
@@ -55,12 +41,5 @@ final class WentOnRequest extends FormRequest
         $entry = $this->route('entry');
 
         return $entry instanceof Entry ? $entry : throw new \LogicException('The route names one.');
-    }
-
-    private function owner(): User
-    {
-        $user = $this->user();
-
-        return $user instanceof User ? $user : throw new \LogicException('Behind the sign-in.');
     }
 }
