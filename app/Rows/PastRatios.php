@@ -10,10 +10,8 @@ use App\Models\Worked;
 use App\Time\Clock;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use Nekto\Core\Estimate\Correction;
 use Nekto\Core\Estimate\Pair;
 use Nekto\Core\Estimate\Remaining;
-use Nekto\Core\Prospect\Ratios;
 use Nekto\Core\Task\Demand;
 
 /** What finished work was estimated to take when it began, and what it took. */
@@ -33,8 +31,12 @@ final readonly class PastRatios
             ->map(static fn (\stdClass $row): Pair => new Pair((string) $row->area_id, Demand::from($row->demand), (int) $row->estimate, (int) $row->actual))->all());
     }
 
-    /** What may remain of a task that is past its estimate; null where it is not. */
-    public function remaining(User $user, Task $task, CarbonImmutable $now): ?Remaining
+    /**
+     * What may remain of a task that is past its estimate; null where it is not.
+     *
+     * @param  list<Pair>|null  $pairs  of the person, where they have been read already
+     */
+    public function remaining(User $user, Task $task, CarbonImmutable $now, ?array $pairs = null): ?Remaining
     {
         $left = $task->done_at === null ? $task->left($now) : null;
         if ($left === null || ! $left->isPast() || $left->worked === 0) {
@@ -42,14 +44,6 @@ final readonly class PastRatios
         }
         $worked = (int) $user->entries()->where('task_id', $task->id)->where('break', false)->selectRaw(Worked::sum($now).' as minutes')->value('minutes');
 
-        return Remaining::guess($this->pairs($user), (string) $task->area_id, $task->demand, $left->said + $worked - $left->worked, $worked);
-    }
-
-    /** Null with too little history to tell. */
-    public function of(User $user): ?Ratios
-    {
-        $ratios = array_map(static fn (Pair $pair): float => $pair->ratio(), $this->pairs($user));
-
-        return count($ratios) < Correction::LEAST ? null : new Ratios($ratios);
+        return Remaining::guess($pairs ?? $this->pairs($user), (string) $task->area_id, $task->demand, $left->said + $worked - $left->worked, $worked);
     }
 }

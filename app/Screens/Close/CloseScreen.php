@@ -61,7 +61,7 @@ final readonly class CloseScreen
             meetings: $meetings,
             held: (int) $meetings->filter(static fn (Occurrence $one): bool => $one->ends_at <= $now)->sum(static fn (Occurrence $one): int => RowMapper::time($one)->length()),
             unfinished: $this->unfinished($account, $tasks),
-            asks: $this->asks($user, $account, $tasks, $now),
+            asks: $this->asks($user, $account, $tasks, $pairs, $now),
             taught: $this->taught($account, $tasks, $pairs, $now),
             tomorrow: Ribbon::of($this->desk->timeOn($next), $coming, $now),
             tomorrowDate: $next,
@@ -123,14 +123,15 @@ final readonly class CloseScreen
 
     /**
      * @param  Collection<int, Task>  $tasks
+     * @param  list<Pair>  $pairs
      * @return list<array{task: Task, remaining: Remaining}> what is past its estimate: only the person can say how much is left
      */
-    private function asks(User $user, Account $account, Collection $tasks, CarbonImmutable $now): array
+    private function asks(User $user, Account $account, Collection $tasks, array $pairs, CarbonImmutable $now): array
     {
         $asks = [];
         foreach ($account->rows as $row) {
             $task = $row->actual > 0 ? $tasks[$row->task] ?? null : null;
-            $remaining = $task === null || $task->deleted_at !== null ? null : $this->past->remaining($user, $task, $now);
+            $remaining = $task === null || $task->deleted_at !== null ? null : $this->past->remaining($user, $task, $now, $pairs);
             if ($task !== null && $remaining !== null) {
                 $asks[] = ['task' => $task, 'remaining' => $remaining];
             }
