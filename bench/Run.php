@@ -13,11 +13,12 @@ final readonly class Run
      */
     private function __construct(public ?array $plan, public float $milliseconds) {}
 
-    public static function of(string $problem, ?int $effort = null): self
+    /** @param  string|null  $tempo  calm, even or eager; null: what the problem says */
+    public static function of(string $problem, ?int $effort = null, ?string $tempo = null): self
     {
         $start = hrtime(true);
         $process = proc_open(
-            [PHP_BINARY, dirname(__DIR__).'/core/bin/plan', ...($effort === null ? [] : [(string) $effort])],
+            [PHP_BINARY, dirname(__DIR__).'/core/bin/plan', (string) $effort, ...($tempo === null ? [] : [$tempo])],
             [['pipe', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
             $pipes,
         );

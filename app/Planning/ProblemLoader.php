@@ -37,8 +37,8 @@ final readonly class ProblemLoader
     /** Minutes of the local day from and until. */
     private const PARTS = ['morning' => [0, 720], 'afternoon' => [720, 1080], 'evening' => [1080, 1440]];
 
-    /** Minutes: nobody likes to be taken from what takes so few; it is done in one go. */
-    private const IN_ONE_GO = 30;
+    /** Minutes: nobody likes to be taken from what takes so few; unless the person splits it, it is done in one go. */
+    private const IN_ONE_GO = 60;
 
     public function __construct(private WorkTimeLoader $times) {}
 
@@ -72,8 +72,9 @@ final readonly class ProblemLoader
         $movable = $movable->diff($waiting)->values();
         $left = $this->minutesToPlace($rows, $fixed, $waiting);
         $spent = $rows->worked->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()))->all();
-
-        $limits = self::limits($rows, $fixed);
+        $ahead = $afresh ? collect() : $movable->filter(static fn (Block $block): bool => $block->isAhead($rows->now));
+        $shortest = $ahead->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->min(static fn (Block $block): int => RowMapper::time($block)->length()))->all();
+        $limits = self::limits($rows, $fixed)->orAsLaid($rows->time, array_values($ahead->map(self::taken(...))->all()));
 
         return new LoadedProblem(new PlanningProblem(
             zone: $rows->time->zone,
@@ -83,13 +84,14 @@ final readonly class ProblemLoader
             hours: self::byName($rows->time->allHours()),
             busy: $rows->time->busy(),
             tasks: array_values($rows->tasks->filter(static fn (Task $task): bool => $left[$task->id] > 0)
-                ->map(static fn (Task $task): CoreTask => self::task($task, $left, $rows, $spent[$task->id] ?? 0))->all()),
+                ->map(static fn (Task $task): CoreTask => self::task($task, $left, $rows, $spent[$task->id] ?? 0, $shortest[$task->id] ?? null))->all()),
             anchored: array_values(array_filter(self::coreBlocks($fixed, true), static fn (CoreBlock $block): bool => $left[(int) $block->task] > 0)),
             previous: $afresh ? [] : self::coreBlocks($movable, false),
             deepLimit: $limits->deep,
             hoursLimits: $limits->lines,
             parts: self::PARTS,
             tempo: Tempo::from($rows->time->user->tempo),
+            leastPiece: $rows->time->user->least_piece,
         ), $rows->time, $rows->tasks, $movable, $rows->running === null ? null : (string) $rows->running->task_id);
     }
 
@@ -149,10 +151,26 @@ final readonly class ProblemLoader
     }
 
     /**
+     * The least minutes of a block: what takes an hour at most is done in one go, unless the person wants shorter blocks.
+     *
+     * @param  int  $least  minutes of a piece
+     */
+    private static function leastOf(Task $task, int $minutes, int $least): int
+    {
+        return $task->splits && $minutes > min(self::IN_ONE_GO, $task->max_chunk) ? min($task->max_chunk, max($task->min_chunk, $least)) : $minutes;
+    }
+
+    private static function taken(Block $block): Taken
+    {
+        return new Taken($block->task->hoursSet(), $block->task->demand === Demand::Deep, RowMapper::start($block), RowMapper::time($block)->length(), ! $block->anchored);
+    }
+
+    /**
      * @param  array<int, int>  $left  minutes by task id
      * @param  int  $worked  minutes of it today
+     * @param  int|null  $shortest  minutes of its shortest block that may stay: what was laid when other lengths held
      */
-    private static function task(Task $task, array $left, PlanRows $rows, int $worked): CoreTask
+    private static function task(Task $task, array $left, PlanRows $rows, int $worked, ?int $shortest): CoreTask
     {
         $time = $rows->time;
         $before = $rows->steps->before[$task->id] ?? 0;
@@ -168,7 +186,7 @@ final readonly class ProblemLoader
             hours: (string) $task->hoursSet(),
             due: $due === null ? null : new DueDate($due, $task->due_hard),
             notBefore: $task->not_before === null ? null : Moments::minute($task->not_before),
-            minChunk: $task->splits && $minutes > min(self::IN_ONE_GO, $task->max_chunk) ? $task->min_chunk : $minutes,
+            minChunk: min($shortest ?? $minutes, self::leastOf($task, $minutes, $time->user->least_piece)),
             maxChunk: $task->splits ? $task->max_chunk : max($minutes, $task->max_chunk),
             after: ($left[$before] ?? 0) > 0 ? [(string) $before] : [],
             demand: $task->demand,
@@ -202,7 +220,7 @@ final readonly class ProblemLoader
     private static function limits(PlanRows $rows, Collection $fixed): DayLimits
     {
         $anchored = $fixed->filter(static fn (Block $block): bool => $block->anchored)->map(static fn (Block $block): Interval => RowMapper::time($block));
-        $taken = $rows->worked->concat($fixed)->map(static fn (Block $block): Taken => new Taken($block->task->hoursSet(), $block->task->demand === Demand::Deep, RowMapper::start($block), RowMapper::time($block)->length(), ! $block->anchored));
+        $taken = $rows->worked->concat($fixed)->map(self::taken(...));
 
         foreach ($rows->workedUntil as $id => $until) { // what goes by with this plan has taken its part of the day too
             $block = $rows->blocks->firstWhere('id', $id) ?? throw new \LogicException('Read together.');

@@ -37,6 +37,28 @@ final readonly class DayLimits
     }
 
     /**
+     * The same, but no day carries less than what is laid there already: where a plan is mended its line is a wish, and the
+     * margin is what a surprise is taken from.
+     *
+     * @param  list<Taken>  $laid
+     */
+    public function orAsLaid(WorkTime $time, array $laid): self
+    {
+        $bySet = $deep = [];
+        foreach ($laid as $one) {
+            $day = $time->zone->dayOf($one->start)->number;
+            $bySet[$one->set][$day] = ($bySet[$one->set][$day] ?? 0) + $one->minutes;
+            $one->deep && $deep[$day] = ($deep[$day] ?? 0) + $one->minutes;
+        }
+        $lines = $this->lines;
+        foreach ($bySet as $set => $days) {
+            isset($lines[$set]) && $lines[$set] = $lines[$set]->atLeast($days);
+        }
+
+        return new self($lines, $this->deep->atLeast($deep));
+    }
+
+    /**
      * @param  array<int, int>  $under  minutes taken by day
      * @return array<int, int> minutes by day, 0 on those without open time
      */

@@ -27,6 +27,21 @@ final readonly class DayLimit
         return $limit === PHP_INT_MAX ? $this : new self($this->minutes, [$day => $limit + $minutes] + $this->byDay);
     }
 
+    /**
+     * The same, but no less than these.
+     *
+     * @param  array<int, int>  $byDay  minutes by the day's number
+     */
+    public function atLeast(array $byDay): self
+    {
+        $raised = $this->byDay;
+        foreach ($byDay as $day => $minutes) {
+            $raised[$day] = max($minutes, $this->on($day));
+        }
+
+        return $this->minutes === null && $this->byDay === [] ? $this : new self($this->minutes, $raised);
+    }
+
     public function isNone(): bool
     {
         return $this->minutes === null && $this->byDay === [];

@@ -40,6 +40,7 @@ final readonly class PlanningProblem
      * @param  IntervalSet  $deepOnly  reserved for deep work
      * @param  int  $freeze  for so many minutes from now the last plan stays as it is
      * @param  list<Habit>  $habits
+     * @param  int  $leastPiece  minutes: where a plan is mended no new piece is shorter, unless it is all of its task
      *
      * @throws InvalidProblem if a part contradicts another; the message names the part
      */
@@ -64,6 +65,7 @@ final readonly class PlanningProblem
         public int $freeze = 0,
         public array $habits = [],
         public Tempo $tempo = Tempo::Calm,
+        public int $leastPiece = 30,
     ) {
         $step >= 1 && 60 % $step === 0 || throw InvalidProblem::at('step', 'must divide 60');
         $freeze >= 0 || throw InvalidProblem::at('freeze', 'must not be negative');
@@ -119,7 +121,7 @@ final readonly class PlanningProblem
             $this->zone, $this->now, $this->end, $this->step, $hours ?? $this->hours, $this->busy, $tasks ?? $this->tasks,
             $anchored ?? $this->anchored, $previous ?? $this->previous, $dayLimit ?? $this->dayLimit, $this->deepLimit,
             $hoursLimits ?? $this->hoursLimits, $this->parts, $this->bestHours, $this->deepOnly, $this->breaks, $this->batches, $this->freeze,
-            $habits ?? $this->habits, $tempo ?? $this->tempo,
+            $habits ?? $this->habits, $tempo ?? $this->tempo, $this->leastPiece,
         );
     }
 

@@ -11,6 +11,7 @@ use Nekto\Core\Planning\Layout\Compiled;
 use Nekto\Core\Planning\Layout\FreeTime;
 use Nekto\Core\Planning\Layout\PlanBuilder;
 use Nekto\Core\Planning\Layout\Timetable;
+use Nekto\Core\Planning\Mending\Mender;
 use Nekto\Core\Planning\Order\OrderSearch;
 use Nekto\Core\Planning\Order\Sequence;
 use Nekto\Core\Planning\Order\UrgencyOrder;
@@ -25,8 +26,8 @@ use Nekto\Core\Time\IntervalSet;
  * Places tasks in open time. The same problem always gives the same plan.
  *
  * Tasks are laid one after another, each into the earliest time it may have; a plan is decided by their order. Rules give
- * orders to begin with (UrgencyOrder), which are improved (OrderSearch). With a previous plan see Repair. What was
- * promised comes first (Commitments).
+ * orders to begin with (UrgencyOrder), which are improved (OrderSearch). What was promised comes first (Commitments). A
+ * previous plan is mended (Mender), or given up as readily as the tempo says (Repair).
  */
 final readonly class Planner
 {
@@ -65,6 +66,11 @@ final readonly class Planner
         $whole = $gathering->problem;
         $free = new FreeTime($whole);
         $compiled = new Compiled($whole, $free);
+        if ($problem->hasPrevious() && $problem->tempo === Tempo::Calm) {
+            $plan = (new Mender($compiled, $free, $habits->times))->plan($this->orders($compiled, quick: true)[0]);
+
+            return $gathering->spread($this->withReasons($plan, $whole, $free, $habits));
+        }
         $effort = $this->effort ?? self::effortFor($problem);
         $quick = $effort === 0 || ($problem->hasPrevious() && $problem->tempo !== Tempo::Eager && count($problem->tasks) > self::REPAIRED_AT_LEISURE); // a repair takes but one of them
         $orders = $this->orders($compiled, $quick);
@@ -74,9 +80,12 @@ final readonly class Planner
         [$base, $order] = $this->solve($compiled, $commitments->table, $orders, $effort);
         $plan = (new PlanBuilder($compiled, $base))->plan($order, $commitments->without);
 
-        $reasons = (new Reasons($whole, $plan, $free, $habits->times))->all();
+        return $gathering->spread($this->withReasons($plan, $whole, $free, $habits));
+    }
 
-        return $gathering->spread(new Plan($plan->blocks, $plan->unplaced, $reasons, self::between($plan, $free->breaks)));
+    private function withReasons(Plan $plan, PlanningProblem $problem, FreeTime $free, HabitTasks $habits): Plan
+    {
+        return new Plan($plan->blocks, $plan->unplaced, (new Reasons($problem, $plan, $free, $habits->times))->all(), self::between($plan, $free->breaks));
     }
 
     /** Orders of few tasks are laid quickly and those of many need more moves, so that the middle gets the least. */
@@ -96,7 +105,7 @@ final readonly class Planner
         $problem = $compiled->problem;
         $calm = null;
         if ($problem->hasPrevious()) {
-            $calm = (new Repair($compiled, $base, $orders[0], $problem->tempo->price(), (int) ($effort * self::REPAIR)))->solve();
+            $calm = (new Repair($compiled, $base, $orders[0], $problem->tempo === Tempo::Even ? Repair::PRICE : 0, (int) ($effort * self::REPAIR)))->solve();
             if ($problem->tempo !== Tempo::Eager) {
                 return $calm;
             }

@@ -56,15 +56,15 @@ final readonly class Task
     }
 
     /**
-     * The same task with another due date, other minutes, or after other tasks; null leaves what it has.
+     * The same task with another due date, other minutes, after other tasks, or in other pieces; null leaves what it has.
      *
      * @param  list<string>|null  $after
      */
-    public function with(?DueDate $due = null, ?int $minutes = null, ?array $after = null): self
+    public function with(?DueDate $due = null, ?int $minutes = null, ?array $after = null, ?int $minChunk = null): self
     {
         return new self(
             $this->id, $minutes ?? $this->minutes, $this->importance, $this->hours, $due ?? $this->due, $this->notBefore,
-            $this->minChunk, $this->maxChunk, $after ?? $this->after, $this->demand, $this->part, $this->context, $this->project,
+            $minChunk ?? $this->minChunk, $this->maxChunk, $after ?? $this->after, $this->demand, $this->part, $this->context, $this->project,
             $this->pick, $this->pickMinutes, $this->key, $this->waiting,
         );
     }

@@ -8,24 +8,24 @@ use App\Models\RevisionCause;
 use App\Planning\Replan;
 use PHPUnit\Framework\Attributes\Test;
 
-/** What takes half an hour at most is not cut into pieces, unless the person wants shorter blocks. */
+/** What takes an hour at most is not cut into pieces, unless the person wants shorter blocks. */
 final class InOneGoTest extends FeatureTestCase
 {
     #[Test]
-    public function half_an_hour_waits_for_a_gap_that_holds_it_and_more_is_laid_in_pieces(): void
+    public function an_hour_waits_for_a_gap_that_holds_it_and_more_is_laid_in_pieces(): void
     {
-        $this->meeting('Committee', '2026-03-11 09:15', '2026-03-11 11:45');
-        $call = $this->task('Call', 30);
+        $this->meeting('Committee', '2026-03-11 09:45', '2026-03-11 11:30');
+        $call = $this->task('Call', 60);
         $this->layOut();
-        self::assertSame(['Wed 11:45–12:15 Call'], $this->plan());
+        self::assertSame(['Wed 11:30–12:30 Call'], $this->plan());
 
-        $call->update(['estimate' => 45, 'said' => 45]);
+        $call->update(['estimate' => 75, 'said' => 75]);
         $this->layOut();
-        self::assertSame(['Wed 09:00–09:15 Call', 'Wed 11:45–12:15 Call'], $this->plan());
+        self::assertSame(['Wed 09:00–09:45 Call', 'Wed 11:30–12:00 Call'], $this->plan());
 
         $call->update(['estimate' => 30, 'said' => 30, 'max_chunk' => 15]);
         $this->layOut();
-        self::assertSame(['Wed 09:00–09:15 Call', 'Wed 11:45–12:00 Call'], $this->plan());
+        self::assertSame(['Wed 09:00–09:15 Call', 'Wed 09:20–09:35 Call'], $this->plan(), 'shorter blocks are what the person wants');
     }
 
     private function layOut(): void

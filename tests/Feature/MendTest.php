@@ -160,10 +160,10 @@ final class MendTest extends FeatureTestCase
     public function a_plan_across_the_clock_change_keeps_the_wall_clock(): void
     {
         $this->at('2026-03-27 17:00');
-        $this->task('Essay', minutes: 60);
+        $this->task('Essay', minutes: 90);
         $this->post('/plan/lay-out');
 
-        self::assertSame(['Fri 17:00–17:30 Essay', 'Mon 09:00–09:30 Essay'], $this->plan());
+        self::assertSame(['Fri 17:00–17:30 Essay', 'Mon 09:00–10:00 Essay'], $this->plan());
         self::assertSame('2026-03-30 08:00:00', $this->ines->blocks()->max('starts_at'));
     }
 }

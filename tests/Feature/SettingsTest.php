@@ -23,8 +23,26 @@ final class SettingsTest extends FeatureTestCase
 
         $this->put('/settings', [...self::RULES, 'buffer_before' => '10', 'lunch_from' => '', 'lunch_to' => '', 'theme' => 'dark'])->assertSessionHasNoErrors();
 
-        self::assertSame(['Wed 09:00–09:45 Quotes', 'Wed 11:00–11:15 Quotes'], $this->plan());
+        self::assertSame(['Wed 11:00–12:00 Quotes'], $this->plan());
         $this->get('/settings')->assertSee('data-theme="dark"', false)->assertSee('value="10"', false);
+    }
+
+    #[Test]
+    public function the_shortest_piece_of_work_is_said_here(): void
+    {
+        $this->meeting('Committee', '2026-03-11 09:30', '2026-03-11 11:30');
+        $this->task('Essay', minutes: 90);
+        $this->post('/plan/lay-out');
+        self::assertSame(['Wed 09:00–09:30 Essay', 'Wed 11:30–12:30 Essay'], $this->plan());
+
+        $this->put('/settings', [...self::RULES, 'least_piece' => '45'])->assertRedirect()->assertSessionHasNoErrors();
+        self::assertSame(['Wed 09:00–09:30 Essay', 'Wed 11:30–12:30 Essay'], $this->plan(), 'what lies there may stay');
+        $this->post('/plan/lay-out');
+        self::assertSame(['Wed 11:30–12:15 Essay', 'Wed 13:15–14:00 Essay'], $this->plan());
+
+        foreach (['20', '65', '32', 'half'] as $wrong) {
+            $this->from('/settings')->put('/settings', [...self::RULES, 'least_piece' => $wrong])->assertSessionHasErrors('least_piece');
+        }
     }
 
     #[Test]
@@ -112,7 +130,7 @@ final class SettingsTest extends FeatureTestCase
 
         $this->post("/settings/hours/{$set->id}/dates", ['date' => '2026-03-11', 'stretches' => '15:00–16:00']);
         $this->post('/plan/lay-out');
-        self::assertSame(['Wed 15:00–15:45 Quotes', 'Thu 09:00–09:15 Quotes'], $this->plan(), 'an hour, less the margin in whole steps');
+        self::assertSame(['Thu 09:00–10:00 Quotes'], $this->plan(), 'an hour, less the margin, holds no hour');
 
         $this->delete("/settings/hours/{$set->id}/dates/{$set->exceptions()->value('id')}");
         self::assertSame(0, $set->exceptions()->count());

@@ -84,6 +84,20 @@ final readonly class Lanes
         $this->setLimit = $setLimit;
     }
 
+    /** The number of the day on which a moment lies that is open in a lane. */
+    public function dayOf(int $lane, int $moment): int
+    {
+        $ends = $this->ends[$lane];
+        $low = 0;
+        $high = count($ends) - 1;
+        while ($low < $high) {
+            $middle = ($low + $high) >> 1;
+            $ends[$middle] <= $moment ? $low = $middle + 1 : $high = $middle;
+        }
+
+        return $this->days[$lane][$low];
+    }
+
     /**
      * @param  array<int>  $days
      * @return array<int, int>

@@ -10,7 +10,7 @@ use Nekto\Core\Planning\Layout\Timetable;
 use Nekto\Core\Planning\Order\OrderSearch;
 
 /**
- * Plans again from a previous plan, calmly: every block that still may lie where it lay is kept, the rest is laid around
+ * Plans again from a previous plan where moving work may pay: every block that still may lie where it lay is kept, the rest is laid around
  * them. Where a task then fares worse than in the previous plan, neighbours in time that stand in its way and could well
  * wait give up their places, as long as that saves more than the moved minutes cost; whoever did so needlessly gets its
  * place back. What the previous plan was content with is no reason to move anything: a task that does better than before
@@ -19,6 +19,9 @@ use Nekto\Core\Planning\Order\OrderSearch;
 final class Repair
 {
     // The numbers below are tuned: what their neighbours do is in bench/sweep.md, made by bench/sweep.
+
+    /** What a moved minute must save to be worth it, in twentieths of a minute of the objective. */
+    public const PRICE = 80;
 
     /** Of the tasks that fare worse, room is looked for for so many. */
     private const HELPED = 5;

@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nekto\Core\Planning\Mending;
+
+use Nekto\Core\Planning\Layout\Compiled;
+use Nekto\Core\Planning\Layout\DayUse;
+use Nekto\Core\Planning\Layout\FreeWindows;
+
+/** A plan while it is mended: what lies where, and what has lost its place. A clone costs next to nothing until it changes. */
+final class Draft
+{
+    public FreeWindows $free;
+
+    public DayUse $use;
+
+    /** @var array<int, list<array{int, int}>> by task: its blocks beside anchored ones, by start */
+    public array $blocks = [];
+
+    /** @var array<int, int> by task: minutes that look for a place */
+    public array $loose = [];
+
+    /** @var array<int, int> by task: minutes that found none */
+    public array $lost = [];
+
+    /** @var array<int, true> tasks that got a new place: they stay there */
+    public array $settled = [];
+
+    /** @var array<int, int> what tasks that got a new place fare worse by it */
+    public array $fares = [];
+
+    /** @var array<int, true> tasks that moved without being hit */
+    public array $pushed = [];
+
+    /** @var array<int, int> minutes from now until each task ends that got a new place */
+    public array $ended = [];
+
+    /** The sum of those: of two that are alike the earlier is better. */
+    public int $ends = 0;
+
+    /** What fares worse than before, in twentieths of a weighted minute. */
+    public int $worse = 0;
+
+    /** Minutes that lie elsewhere now. */
+    public int $minutes = 0;
+
+    public function __construct(private readonly Compiled $of)
+    {
+        $this->free = new FreeWindows($of->lanes);
+        $this->use = new DayUse($of->lanes, $of->problem->step);
+    }
+
+    public function __clone()
+    {
+        $this->free = clone $this->free;
+        $this->use = clone $this->use;
+    }
+
+    /** True if that time is free in the task's hours and its day is under its limits. */
+    public function accepts(int $task, int $start, int $end): bool
+    {
+        $lane = $this->of->lane[$task];
+        $window = $this->free->around($lane, $start, $end);
+
+        return $window !== null && $this->use->room($lane, $this->free->days[$lane][$window], $this->of->deep[$task]) >= $end - $start;
+    }
+
+    /** Minutes of a block together with those of its task that touch it. */
+    public function run(int $task, int $start, int $end): int
+    {
+        $blocks = $this->blocks[$task] ?? [];
+        foreach ($blocks as [$from, $until]) {
+            $end = $from === $end ? $until : $end;
+        }
+        for ($i = count($blocks) - 1; $i >= 0; $i--) {
+            $start = $blocks[$i][1] === $start ? $blocks[$i][0] : $start;
+        }
+
+        return $end - $start;
+    }
+
+    /** Minutes of the one block that it would become with what touches it on its day. */
+    public function joined(int $task, int $start, int $end): int
+    {
+        $minutes = $end - $start;
+        foreach ($this->blocks[$task] ?? [] as [$from, $until]) {
+            if (($until === $start || $from === $end) && $this->dayOf($task, $from) === $this->dayOf($task, $start)) {
+                $minutes += $until - $from;
+            }
+        }
+
+        return $minutes;
+    }
+
+    private function dayOf(int $task, int $moment): int
+    {
+        return $this->of->lanes->dayOf($this->of->lane[$task], $moment);
+    }
+
+    /** Leaves a block where the former plan has it. It must be accepted there. */
+    public function keep(int $task, int $start, int $end): void
+    {
+        $this->use($task, $start, $end);
+        $this->blocks[$task][] = [$start, $end];
+        count($this->blocks[$task]) > 1 && sort($this->blocks[$task]);
+    }
+
+    /** Lays minutes of a task into free time of its hours. What they touch of its own becomes one block with them, unless midnight lies between. */
+    public function lay(int $task, int $start, int $end): void
+    {
+        $day = $this->use($task, $start, $end);
+        $others = [];
+        foreach ($this->blocks[$task] ?? [] as [$from, $until]) {
+            if ($until === $start && $this->dayOf($task, $from) === $day) {
+                $start = $from;
+            } elseif ($from === $end && $this->dayOf($task, $from) === $day) {
+                $end = $until;
+            } else {
+                $others[] = [$from, $until];
+            }
+        }
+        $others[] = [$start, $end];
+        count($others) > 1 && sort($others);
+        $this->blocks[$task] = $others;
+    }
+
+    /** @return int the number of its day */
+    private function use(int $task, int $start, int $end): int
+    {
+        $lane = $this->of->lane[$task];
+        $window = (int) $this->free->around($lane, $start, $end);
+        $day = $this->free->days[$lane][$window];
+        $this->free->take($lane, $window, $start, $end);
+        $this->use->add($lane, $day, $this->of->deep[$task], $end - $start);
+
+        return $day;
+    }
+
+    /** Takes minutes of a task away, which lie within one of its blocks. */
+    public function take(int $task, int $start, int $end): void
+    {
+        $lane = $this->of->lane[$task];
+        $this->free->giveBack($lane, $start, $end);
+        $this->use->add($lane, $this->dayOf($task, $start), $this->of->deep[$task], $start - $end);
+        $rest = [];
+        foreach ($this->blocks[$task] as [$from, $until]) {
+            if ($until <= $start || $from >= $end) {
+                $rest[] = [$from, $until];
+
+                continue;
+            }
+            $from < $start && $rest[] = [$from, $start];
+            $until > $end && $rest[] = [$end, $until];
+        }
+        $this->blocks[$task] = $rest;
+    }
+
+    /** True if less fares worse, or fewer tasks or minutes moved; where the same tasks moved, if it ends earlier. */
+    public function isBetterThan(self $other): bool
+    {
+        $mine = [$this->worse, count($this->pushed), $this->minutes];
+        $its = [$other->worse, count($other->pushed), $other->minutes];
+
+        return $mine < $its || ($mine === $its && $this->ends < $other->ends && array_diff_key($this->pushed, $other->pushed) === []);
+    }
+
+    /** When a task ends as it lies, its fixed blocks included; now if it has none. */
+    public function end(int $task): int
+    {
+        $blocks = $this->blocks[$task] ?? [];
+        $end = max($this->of->anchoredEnd[$task], $blocks === [] ? 0 : $blocks[count($blocks) - 1][1]);
+
+        return $end > 0 ? $end : $this->of->problem->now;
+    }
+}

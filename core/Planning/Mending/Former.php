@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nekto\Core\Planning\Mending;
+
+use Nekto\Core\Planning\Layout\Compiled;
+use Nekto\Core\Time\LocalDay;
+
+/**
+ * What mending measures itself by: how each task fared in the plan that broke. Only what gets worse counts, in twentieths
+ * of a weighted minute; what the former plan was content with is no reason to move anything.
+ */
+final readonly class Former
+{
+    /** What a pick costs that leaves its day: it is the last thing to be given up. In twentieths of a weighted minute. */
+    private const PROMISE = 20 * 4800;
+
+    /** @var array<int, int> by task: how late it was; 0 where it had no place */
+    public array $late;
+
+    /** @var array<int, int> by task: when its last block ended */
+    public array $end;
+
+    /** @var list<int> by task: until when it may end without faring worse; the horizon where nothing is due */
+    public array $until;
+
+    /** @var list<array{int, int}|null> by task: the day it was picked for, from now on */
+    public array $day;
+
+    /** @var list<int> by task: minutes wanted on that day */
+    private array $share;
+
+    public function __construct(private Compiled $of)
+    {
+        $problem = $of->problem;
+        $late = $ends = $until = $days = $share = [];
+        foreach ([...$problem->previous, ...$problem->anchored] as $block) {
+            $task = $of->index[$block->task] ?? null;
+            if ($task !== null) {
+                $ends[$task] = max($ends[$task] ?? 0, $block->time->end);
+            }
+        }
+        foreach ($problem->tasks as $task => $known) {
+            $late[$task] = max(0, ($ends[$task] ?? 0) - $of->due[$task]);
+            $until[] = $of->due[$task] === PHP_INT_MAX ? $problem->end : min($problem->end, $of->due[$task] + $late[$task]);
+            $day = $known->pick === null ? null : $problem->zone->day(new LocalDay($known->pick));
+            $days[] = $day === null || $day->end <= $problem->first ? null : [$day->start, $day->end];
+            $share[] = self::share($known->minutes, min($known->minutes, $known->pickMinutes ?? $known->minutes), $of->least[$task]);
+        }
+        $this->late = $late;
+        $this->end = $ends;
+        $this->until = $until;
+        $this->day = $days;
+        $this->share = $share;
+    }
+
+    /** Minutes that are wanted on the day of a pick: no less than a piece, and what is left is one too. */
+    private static function share(int $minutes, int $wanted, int $least): int
+    {
+        $wanted = $wanted < $minutes ? min($wanted, $minutes - $least) : $wanted;
+
+        return $wanted < $least ? 0 : $wanted;
+    }
+
+    /** What it costs that a task ends then, beyond what it cost before. */
+    public function worse(int $task, int $end): int
+    {
+        return $this->of->lateness[$task] * max(0, $end - $this->of->due[$task] - $this->late[$task]);
+    }
+
+    /**
+     * What it costs that some minutes of a task have no place: as if they were done after the horizon. What is due at no
+     * time is late from where it ended.
+     */
+    public function without(int $task, int $minutes): int
+    {
+        if ($this->of->due[$task] < PHP_INT_MAX) {
+            return $this->worse($task, $this->of->problem->end + $minutes);
+        }
+
+        return 20 * $this->of->weight[$task] * ($this->of->problem->end + $minutes - ($this->end[$task] ?? $this->of->problem->now));
+    }
+
+    /**
+     * What it costs that a pick is not on its day with all that was wanted there: half where it was not before.
+     *
+     * @param  list<array{int, int}>  $blocks
+     */
+    public function broken(int $task, array $blocks): int
+    {
+        if ($this->missing($task, $blocks) === 0) {
+            return 0;
+        }
+
+        return $this->missing($task, $this->of->previousBlocks[$task] ?? []) === 0 ? self::PROMISE : intdiv(self::PROMISE, 2);
+    }
+
+    /**
+     * Minutes of a pick that are not on its day.
+     *
+     * @param  list<array{int, int}>  $blocks
+     */
+    public function missing(int $task, array $blocks): int
+    {
+        if ($this->day[$task] === null) {
+            return 0;
+        }
+        [$start, $end] = $this->day[$task];
+        $missing = $this->share[$task];
+        foreach ([...$blocks, ...$this->of->apart[$task]] as [$from, $to]) {
+            $missing -= max(0, min($end, $to) - max($start, $from));
+        }
+
+        return max(0, $missing);
+    }
+
+    /** Minutes that the former plan had of a task from now on. */
+    public function minutes(int $task): int
+    {
+        return array_sum(array_map(static fn (array $block): int => $block[1] - $block[0], $this->of->previousBlocks[$task] ?? []));
+    }
+
+    /**
+     * Minutes of the former plan at which a task does not lie any more.
+     *
+     * @param  list<array{int, int}>  $blocks
+     */
+    public function moved(int $task, array $blocks): int
+    {
+        $moved = 0;
+        foreach ($this->of->previousBlocks[$task] ?? [] as [$start, $end]) {
+            $moved += $end - $start;
+            foreach ([...$blocks, ...$this->of->apart[$task]] as [$from, $until]) {
+                $moved -= max(0, min($end, $until) - max($start, $from));
+            }
+        }
+
+        return $moved;
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nekto\Core\Planning\Mending;
+
+use Nekto\Core\Plan\Block;
+use Nekto\Core\Plan\Plan;
+use Nekto\Core\Plan\Unplaced;
+use Nekto\Core\Plan\UnplacedReason;
+use Nekto\Core\Planning\Layout\Compiled;
+use Nekto\Core\Planning\Layout\FreeTime;
+use Nekto\Core\Planning\Layout\PlanBuilder;
+use Nekto\Core\Planning\Promises\Commitments;
+use Nekto\Core\Planning\Promises\HabitTime;
+use Nekto\Core\Planning\Repair\Repair;
+use Nekto\Core\Time\Interval;
+
+/** Makes a plan of a former one with the least change. */
+final readonly class Mender
+{
+    /** More than so much that fares worse and need not (500 weighted hours, in twentieths of a minute) is no small break any more. */
+    private const GRAVE = 20 * 30_000;
+
+    /** Orders that may be laid out where it is. */
+    private const EFFORT = 600;
+
+    /** @param  array<string, HabitTime>  $habits  by task id */
+    public function __construct(private Compiled $of, private FreeTime $free, private array $habits) {}
+
+    /** @param  list<int>  $order  by urgency, predecessors first */
+    public function plan(array $order): Plan
+    {
+        $former = new Former($this->of);
+        $places = new Places($this->of, $this->of->problem->leastPiece);
+        $habits = [];
+        foreach ($this->habits as $id => $time) {
+            $habits[$this->of->index[$id]] = $time;
+        }
+        $broken = (new Broken($this->of, $former, $places, $order, $habits, $this->fitting($former, $order)))->draft();
+        $ways = new Ways($this->of, $former, $places, $broken->loose, array_fill_keys(array_keys($habits), true));
+
+        $mending = new Mending($ways, $order, $this->of);
+        $draft = $mending->mended($broken);
+        if ($draft->worse - $ways->least($broken) > self::GRAVE) {
+            $other = $ways->measured($this->laidAround($order, $places));
+            $draft = $mending->isBetter($other, $draft) ? $other : $draft;
+        }
+
+        return $this->asPlan($ways->withWhatFits($draft));
+    }
+
+    /**
+     * Picks that would be on their day if it were laid out anew: only these are taken there from another day.
+     *
+     * @param  list<int>  $order
+     * @return array<int, true>
+     */
+    private function fitting(Former $former, array $order): array
+    {
+        if (array_filter($former->day) === []) {
+            return [];
+        }
+        $table = (new Commitments($this->of, $order, $this->habits))->table;
+
+        return array_filter(array_map(static fn (int $task): bool => $former->missing($task, $table->keptOf($task)) === 0, array_combine($order, $order)));
+    }
+
+    /**
+     * With whole stretches laid anew where that pays: no small change, but none that is avoided at any price.
+     *
+     * @param  list<int>  $order
+     */
+    private function laidAround(array $order, Places $places): Plan
+    {
+        $problem = $this->of->problem;
+        $tasks = [];
+        foreach ($problem->tasks as $task => $known) {
+            $shortest = min([PHP_INT_MAX, ...array_map(static fn (array $block): int => $block[1] - $block[0], $this->of->previousBlocks[$task] ?? [])]);
+            $tasks[] = $known->with(minChunk: max($known->minChunk, min($shortest, $places->piece[$task]))); // a scrap that was there may stay
+        }
+        $of = new Compiled($problem->with(tasks: $tasks), $this->free);
+        $commitments = new Commitments($of, $order, $this->habits);
+        $order = array_values(array_diff($order, $commitments->without));
+        [$table, $found] = (new Repair($of, $commitments->table, $order, Repair::PRICE, self::EFFORT))->solve();
+
+        return (new PlanBuilder($of, $table))->plan($found, $commitments->without);
+    }
+
+    private function asPlan(Draft $draft): Plan
+    {
+        $blocks = $this->of->problem->anchored;
+        $unplaced = [];
+        foreach ($this->of->ids as $task => $id) {
+            foreach ($draft->blocks[$task] ?? [] as [$start, $end]) {
+                $blocks[] = new Block($id, new Interval($start, $end));
+            }
+            if (($draft->lost[$task] ?? 0) > 0) {
+                $unplaced[] = new Unplaced($id, $draft->lost[$task], $this->reason($draft, $task));
+            }
+        }
+        usort($blocks, static fn (Block $a, Block $b): int => $a->time->start <=> $b->time->start);
+
+        return new Plan($blocks, $unplaced);
+    }
+
+    private function reason(Draft $draft, int $task): UnplacedReason
+    {
+        if ($this->of->barred[$task]) {
+            return UnplacedReason::Waiting;
+        }
+        if (isset($this->habits[$this->of->ids[$task]])) {
+            return UnplacedReason::NoDayLeft;
+        }
+        foreach ($this->of->predecessors[$task] as $before) {
+            if (isset($draft->lost[$before])) {
+                return UnplacedReason::PredecessorUnplaced;
+            }
+        }
+
+        return $draft->free->isAnyFrom($this->of->lane[$task], $this->of->release[$task]) ? UnplacedReason::NoGapLongEnough : UnplacedReason::NoOpenTime;
+    }
+}
