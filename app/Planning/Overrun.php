@@ -19,6 +19,9 @@ final readonly class Overrun
     /** Minutes that it is given more at a time. */
     private const MORE = 10;
 
+    /** Minutes where other work has to make way: once, instead of a little every few minutes. */
+    private const ONCE = 30;
+
     /** Lets it go on until the next meeting or pinned block at most; the rest of the plan is for replanning. */
     public static function extend(User $user, CarbonImmutable $now): void
     {
@@ -26,7 +29,7 @@ final readonly class Overrun
         if ($block === null) {
             return;
         }
-        $soon = $now->addMinutes(2 * self::MORE);
+        $soon = $now->addMinutes(self::ONCE + self::MORE);
         $next = $user->occurrences()->interrupting()->where('starts_at', '<', $soon)->where('ends_at', '>', $block->ends_at)->orderBy('starts_at')->first();
         $meeting = $next?->starts_at;
         if ($next !== null && $meeting <= $now) { // few work on under it: whether somebody did is asked afterwards
@@ -38,7 +41,9 @@ final readonly class Overrun
         if (($pinned !== null && $pinned <= $now) || $block->ends_at <= $now->subHours(RunningClock::MOST_HOURS)) { // the clock may run on, but that time is another's
             return;
         }
-        $end = min(array_filter([GridMoments::next($now->addMinutes(self::MORE)), $meeting, $pinned]));
+        $little = GridMoments::next($now->addMinutes(self::MORE));
+        $takes = $user->blocks()->planned()->whereKeyNot($block->id)->where('starts_at', '<', $little)->where('ends_at', '>', $block->ends_at)->exists();
+        $end = min(array_filter([$takes ? GridMoments::next($now->addMinutes(self::ONCE)) : $little, $meeting, $pinned]));
         $block->update(['ends_at' => $end]);
     }
 

@@ -74,7 +74,7 @@ final readonly class ProblemLoader
         $spent = $rows->worked->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()))->all();
         $ahead = $afresh ? collect() : $movable->filter(static fn (Block $block): bool => $block->isAhead($rows->now));
         $shortest = $ahead->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->min(static fn (Block $block): int => RowMapper::time($block)->length()))->all();
-        $limits = self::limits($rows, $fixed)->orAsLaid($rows->time, array_values($ahead->map(self::taken(...))->all()));
+        $limits = self::limits($rows, $fixed)->orAsLaid($rows->time, [...$ahead->map(self::taken(...))->all(), ...($afresh ? [] : self::looseToday($rows, $left, $fixed->concat($ahead)))]);
 
         return new LoadedProblem(new PlanningProblem(
             zone: $rows->time->zone,
@@ -158,6 +158,28 @@ final readonly class ProblemLoader
     private static function leastOf(Task $task, int $minutes, int $least): int
     {
         return $task->splits && $minutes > min(self::IN_ONE_GO, $task->max_chunk) ? min($task->max_chunk, max($task->min_chunk, $least)) : $minutes;
+    }
+
+    /**
+     * What went by undone today and looks for a place: today carries it, be it out of the margin, before anything that was
+     * promised leaves the day.
+     *
+     * @param  array<int, int>  $left  minutes by task id
+     * @param  Collection<int, Block>  $placed  fixed or ahead
+     * @return list<Taken>
+     */
+    private static function looseToday(PlanRows $rows, array $left, Collection $placed): array
+    {
+        $today = $rows->time->zone->day($rows->time->first);
+        $has = $placed->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()));
+        $loose = [];
+        foreach ($rows->blocks->filter(static fn (Block $block): bool => $block->hasPassed($rows->now) && RowMapper::time($block)->overlaps($today))->groupBy('task_id') as $task => $passed) {
+            $block = $passed->firstOrFail();
+            $minutes = min($left[$task] - ($has[$task] ?? 0), (int) $passed->sum(static fn (Block $block): int => RowMapper::time($block)->length()));
+            $minutes > 0 && $loose[] = new Taken($block->task->hoursSet(), $block->task->demand === Demand::Deep, Moments::minute($rows->now), $minutes, true);
+        }
+
+        return $loose;
     }
 
     private static function taken(Block $block): Taken

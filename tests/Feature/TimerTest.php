@@ -18,12 +18,12 @@ final class TimerTest extends FeatureTestCase
         $this->block($this->task('Quotes', minutes: 30), '2026-03-11 10:00', '2026-03-11 10:30');
         $this->at('2026-03-11 10:00');
         $this->artisan('nekto:minute');
-        self::assertSame(['Wed 09:00–10:10 Essay', 'Wed 10:10–10:40 Quotes'], $this->plan());
+        self::assertSame(['Wed 09:00–10:30 Essay', 'Wed 10:30–11:00 Quotes'], $this->plan(), 'half an hour at once: what follows moves once');
         $this->get('/shape')->assertSeeInOrder(['Moved by itself', 'Quotes', 'The clock of Essay ran over.']);
 
         $this->at('2026-03-11 10:12');
         $this->get('/work')->assertSee('Essay');
-        self::assertSame(['Wed 09:00–10:25 Essay', 'Wed 10:25–10:55 Quotes'], $this->plan());
+        self::assertSame(['Wed 09:00–10:30 Essay', 'Wed 10:30–11:00 Quotes'], $this->plan(), 'and not again');
         self::assertSame(0, $this->ines->tasks()->where('title', 'Essay')->value('carried'));
         self::assertSame(60, $this->ines->tasks()->where('title', 'Essay')->value('estimate'), 'the estimate is what it was: that it was too short is what is learned');
 

@@ -28,17 +28,18 @@ final readonly class Former
     /** @var list<array{int, int}|null> by task: the day it was picked for, from now on */
     public array $day;
 
-    /** @var list<int> by task: minutes wanted on that day */
+    /** @var list<int> by task: minutes wanted on that day: as many as were there, or where none were, as it was picked with */
     private array $share;
 
     public function __construct(private Compiled $of)
     {
         $problem = $of->problem;
-        $late = $ends = $until = $days = $share = [];
+        $late = $ends = $until = $days = $share = $times = [];
         foreach ([...$problem->previous, ...$problem->anchored] as $block) {
             $task = $of->index[$block->task] ?? null;
             if ($task !== null) {
                 $ends[$task] = max($ends[$task] ?? 0, $block->time->end);
+                $times[$task][] = [$block->time->start, $block->time->end];
             }
         }
         foreach ($problem->tasks as $task => $known) {
@@ -46,7 +47,8 @@ final readonly class Former
             $until[] = $of->due[$task] === PHP_INT_MAX ? $problem->end : min($problem->end, $of->due[$task] + $late[$task]);
             $day = $known->pick === null ? null : $problem->zone->day(new LocalDay($known->pick));
             $days[] = $day === null || $day->end <= $problem->first ? null : [$day->start, $day->end];
-            $share[] = self::share($known->minutes, min($known->minutes, $known->pickMinutes ?? $known->minutes), $of->least[$task]);
+            $there = $day === null ? 0 : self::within($times[$task] ?? [], $day->start, $day->end);
+            $share[] = $there > 0 ? min($known->minutes, $there) : self::share($known->minutes, min($known->minutes, $known->pickMinutes ?? $known->minutes), $of->least[$task]);
         }
         $this->late = $late;
         $this->end = $ends;
@@ -106,19 +108,20 @@ final readonly class Former
         if ($this->day[$task] === null) {
             return 0;
         }
-        [$start, $end] = $this->day[$task];
-        $missing = $this->share[$task];
-        foreach ([...$blocks, ...$this->of->apart[$task]] as [$from, $to]) {
-            $missing -= max(0, min($end, $to) - max($start, $from));
-        }
 
-        return max(0, $missing);
+        return max(0, $this->share[$task] - self::within([...$blocks, ...$this->of->apart[$task]], ...$this->day[$task]));
     }
 
     /** Minutes that the former plan had of a task from now on. */
     public function minutes(int $task): int
     {
         return array_sum(array_map(static fn (array $block): int => $block[1] - $block[0], $this->of->previousBlocks[$task] ?? []));
+    }
+
+    /** @param  list<array{int, int}>  $times */
+    private static function within(array $times, int $start, int $end): int
+    {
+        return array_sum(array_map(static fn (array $time): int => max(0, min($end, $time[1]) - max($start, $time[0])), $times));
     }
 
     /**
