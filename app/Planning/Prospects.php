@@ -71,7 +71,7 @@ final readonly class Prospects
             $late[(int) $task] = $minutes;
         }
         $slacks = Slacks::from((new LatestStarts($problem, $plan))->blocks, $late);
-        DB::table('prospects')->upsert([['user_id' => $user->id, 'slacks' => json_encode($slacks->blocks, JSON_THROW_ON_ERROR), 'late' => json_encode((object) $slacks->late, JSON_THROW_ON_ERROR), 'chances' => null]], ['user_id'], ['slacks', 'late', 'chances']);
+        DB::table('prospects')->upsert([['user_id' => $user->id, 'slacks' => json_encode($slacks->blocks, JSON_THROW_ON_ERROR), 'late' => json_encode((object) $slacks->late, JSON_THROW_ON_ERROR), 'chances' => null, 'anew' => null]], ['user_id'], ['slacks', 'late', 'chances', 'anew']);
 
         return $slacks;
     }
@@ -82,6 +82,31 @@ final readonly class Prospects
         $kept = DB::table('prospects')->where('user_id', $user->id)->value('late');
 
         return is_string($kept) ? (array) json_decode($kept, true) : null;
+    }
+
+    /** What laying everything out anew would do to the plan as it is, as the worker found out; null where it has not yet. */
+    public function anew(User $user): ?Anew
+    {
+        $kept = DB::table('prospects')->where('user_id', $user->id)->value('anew');
+
+        return is_string($kept) ? Anew::read($kept) : null;
+    }
+
+    /** Finds that out, for whoever wants it offered. It takes as long as laying out does, so no page waits for it. */
+    public function lookAnew(User $user, CarbonImmutable $now): void
+    {
+        $row = DB::table('prospects')->where('user_id', $user->id);
+        if ($user->offer_anew === 0 || $row->whereNull('anew')->doesntExist()) {
+            return;
+        }
+        $rows = $this->problems->read($user, $now);
+        $calm = $this->problems->problem($rows);
+        if (! $calm->problem->hasPrevious()) {
+            return;
+        }
+        $fresh = $this->problems->problem($rows, afresh: true)->problem;
+        $anew = Anew::between($calm->problem, self::plan($calm->problem), $this->planner->plan($fresh));
+        DB::table('prospects')->where('user_id', $user->id)->update(['anew' => $anew->asText()]);
     }
 
     /**

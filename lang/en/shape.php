@@ -53,6 +53,7 @@ return [
         'ends' => 'ends :end, due :due',
         'no_place' => 'no place, due :due',
     ],
+    'anew' => '{0} Laying it out anew would be :less less late, by weight, and move nothing.|{1} Laying it out anew would be :less less late, by weight, but one task would move.|[2,*] Laying it out anew would be :less less late, by weight, but :count tasks would move.',
     'tail_today' => 'slack',
     'tail_later' => 'can end as late as',
     'block_length' => 'A block is 5 minutes to 12 hours long.',

@@ -44,6 +44,7 @@ final class Minute extends Command
                 $comeBack($user, $now);
                 $revision = $mend($user, $now);
                 $prospects->chances($user, $now); // so that no page has to wait for them
+                $prospects->lookAnew($user, $now);
                 $remind($user, $now);
                 Heartbeat::beat($user->id, $now);
                 $revision === null || $this->line("Mended the plan of account {$user->id}: ".count($revision->moves).' moves.');

@@ -27,6 +27,7 @@ final class SettingsRequest extends FormRequest
             'lunch_to' => ['nullable', 'required_with:lunch_from', 'date_format:H:i', 'after:lunch_from'],
             'addresses' => ['nullable', 'string', 'max:500'],
             'least_piece' => ['sometimes', 'required', 'integer', 'between:25,60', 'multiple_of:5'],
+            'offer_anew' => ['sometimes', 'required', 'integer', 'between:0,9999'],
             'tempo' => ['required', Rule::enum(Tempo::class)],
             'estimates' => ['sometimes', 'required', Rule::enum(EstimateUse::class)],
             'theme' => ['required', Rule::in(['auto', 'light', 'dark'])],
@@ -68,7 +69,7 @@ final class SettingsRequest extends FormRequest
         $minutes = fn (string $key): ?int => $this->filled($key) ? Stretch::minutes($this->string($key)->toString()) : null;
 
         return [
-            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'estimates', 'tempo', 'least_piece', 'theme', 'single_keys', 'month_first', 'carry_picks', 'mend_asks', 'sound', 'remind_mail',
+            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'estimates', 'tempo', 'least_piece', 'offer_anew', 'theme', 'single_keys', 'month_first', 'carry_picks', 'mend_asks', 'sound', 'remind_mail',
                 'remind_before', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after']),
             ...($this->has('reminds') ? ['reminds' => implode(',', array_intersect(self::REMINDS, $this->array('reminds')))] : []),
             ...($this->has('close_at') ? ['close_at' => $minutes('close_at')] : []),

@@ -8,6 +8,7 @@ use App\Models\Block;
 use App\Models\Reserve;
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\Anew;
 use App\Rows\Candidate;
 use App\Screens\Page;
 use Carbon\CarbonImmutable;
@@ -36,6 +37,8 @@ final readonly class ShapePage extends Page
         public ?Difference $difference,
         public bool $needsMending,
         public ?LateLine $late,
+        public ?CrunchLine $crunch,
+        public ?Anew $anew,
         public Bank $bank,
         public ?ProposalPanel $proposal,
         public ?MorningRun $morning,

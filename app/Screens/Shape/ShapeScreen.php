@@ -11,6 +11,7 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\Anew;
 use App\Planning\Mend;
 use App\Planning\Prospects;
 use App\Planning\Trial;
@@ -70,6 +71,8 @@ final readonly class ShapeScreen
             needsMending: $user->mend_asks && $this->mend->isNeeded($user, $now, $this->desk->time()),
             bank: Bank::of($this->desk, $candidates, $blocks, $day, $ask->bank, $untimed, LateLine::named($late)),
             late: LateLine::of($this->desk, $late),
+            crunch: CrunchLine::of($this->desk, $candidates),
+            anew: $this->offered($user),
             proposal: $proposes ? ProposalPanel::of($this->desk, $day, $time, $candidates, $slacks) : null,
             morning: $ask->morning === null ? null : MorningRun::of($this->desk, $ask->morning, $day, $time, $candidates),
             invite: $user->morning_on !== $today->asString() && $entries->isEmpty(),
@@ -80,6 +83,14 @@ final readonly class ShapeScreen
             chosenCandidate: $chosen === null ? null : $candidates[$chosen->task_id] ?? null,
             areas: $this->areaTotals($blocks),
         );
+    }
+
+    /** Laying out anew, where it would be clearly better than the plan as it is. */
+    private function offered(User $user): ?Anew
+    {
+        $anew = $user->offer_anew === 0 ? null : $this->prospects->anew($user);
+
+        return $anew !== null && $anew->less >= $user->offer_anew ? $anew : null;
     }
 
     /**

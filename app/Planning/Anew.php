@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use Nekto\Core\Plan\Move;
+use Nekto\Core\Plan\Plan;
+use Nekto\Core\Plan\PlanDifference;
+use Nekto\Core\Plan\PlanningProblem;
+use Nekto\Core\Prospect\Outcome;
+
+/** What laying everything out anew would do: how much less late the work would be, and what would move for it. */
+final readonly class Anew
+{
+    /**
+     * @param  int  $less  minutes of lateness, by weight; below 0 it would be worse
+     * @param  int  $tasks  that would move
+     */
+    private function __construct(public int $less, public int $tasks) {}
+
+    /**
+     * @param  PlanningProblem  $problem  with the plan as it is
+     * @param  Plan  $now  that plan
+     */
+    public static function between(PlanningProblem $problem, Plan $now, Plan $then): self
+    {
+        $moved = array_map(static fn (Move $move): string => $move->task, array_filter((new PlanDifference($problem, $then))->moves(), static fn (Move $move): bool => $move->from !== null));
+
+        return new self(self::late($problem, $now) - self::late($problem, $then), count(array_unique($moved)));
+    }
+
+    /** @throws \JsonException if it is not what asText() wrote */
+    public static function read(string $text): self
+    {
+        $read = json_decode($text, true, flags: JSON_THROW_ON_ERROR);
+
+        return new self((int) $read['less'], (int) $read['tasks']);
+    }
+
+    public function asText(): string
+    {
+        return json_encode(['less' => $this->less, 'tasks' => $this->tasks], JSON_THROW_ON_ERROR);
+    }
+
+    /** Minutes of lateness by weight; a hard due date counts ten times. */
+    private static function late(PlanningProblem $problem, Plan $plan): int
+    {
+        $late = (new Outcome($problem, $plan))->late;
+        $sum = 0;
+        foreach ($problem->tasks as $task) {
+            $sum += intdiv($task->lateness() * ($late[$task->id] ?? 0), 20);
+        }
+
+        return $sum;
+    }
+}
