@@ -19,5 +19,6 @@ final readonly class Change
         public array $keys = [],
         public array $hold = [],
         public int $minutes = 0,
+        public ?CrunchWay $way = null,
     ) {}
 }

@@ -22,6 +22,9 @@ enum ChangeKind: string
     /** What went by or lies under a meeting is placed again. */
     case Mend = 'mend';
 
+    /** A way out of a crunch is taken, and everything is laid out anew with it. */
+    case Way = 'way';
+
     /** Tasks are picked for the day. */
     case Picks = 'picks';
 }

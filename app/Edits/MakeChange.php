@@ -23,7 +23,7 @@ use Nekto\Core\Time\LocalDay;
 /** Makes a change that was worked out; also within a Trial, where it is looked at first. */
 final readonly class MakeChange
 {
-    public function __construct(private Replan $replan, private LetWait $wait, private TaskDoor $door) {}
+    public function __construct(private Replan $replan, private LetWait $wait, private TaskDoor $door, private TakeWay $take) {}
 
     public function __invoke(User $user, LocalDay $day, Change $change, CarbonImmutable $now): ?PlanRevision
     {
@@ -32,6 +32,7 @@ final readonly class MakeChange
             ChangeKind::Wait => ($this->wait)($user, $change->tasks, $day, $now),
             ChangeKind::Longer => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->openLonger($user, $day, $change->minutes)),
             ChangeKind::Cut => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->cut($user, $change, $now)),
+            ChangeKind::Way => $change->way === null ? null : ($this->replan)($user, $now, RevisionCause::WayTaken, afresh: true, first: fn () => ($this->take)($user, $change->way, $now), hold: $change->hold),
             ChangeKind::Mend => ($this->replan)($user, $now, RevisionCause::MendTaken, first: fn () => $this->mend($user, $change->hold, $now)),
             ChangeKind::Picks => ($this->replan)($user, $now, RevisionCause::Picked, first: fn () => $this->pick($user, $day, $change, $now), then: static function () use ($user, $day, $now): void {
                 $day->equals(Moments::today($user, $now)) && TakeDay::today($user, TakeDay::PROPOSAL, $now);

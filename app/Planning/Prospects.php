@@ -47,7 +47,7 @@ final readonly class Prospects
     }
 
     /** The plan as it is laid out. */
-    private static function plan(PlanningProblem $problem): Plan
+    public static function plan(PlanningProblem $problem): Plan
     {
         $blocks = array_filter([...$problem->anchored, ...$problem->previous], static fn (Block $block): bool => $block->time->end > $problem->now);
         usort($blocks, static fn (Block $a, Block $b): int => $a->time->start <=> $b->time->start);

@@ -55,8 +55,10 @@ final readonly class Planner
     /**
      * @param  int|null  $effort  orders that may be laid out while improving; 0 takes the best of two to begin with: a quick
      *                            first answer; null: what is quick enough for someone who waits, by the number of tasks
+     * @param  list<string>|null  $from  tasks in an order to begin with, such as that of a plan at hand, predecessors first;
+     *                                   null: orders that rules give
      */
-    public function __construct(private ?int $effort = null) {}
+    public function __construct(private ?int $effort = null, private ?array $from = null) {}
 
     /** Lack of time is an answer, not an error: what finds no place is in Plan::$unplaced. */
     public function plan(PlanningProblem $problem): Plan
@@ -73,7 +75,7 @@ final readonly class Planner
         }
         $effort = $this->effort ?? self::effortFor($problem);
         $quick = $effort === 0 || ($problem->hasPrevious() && $problem->tempo !== Tempo::Eager && count($problem->tasks) > self::REPAIRED_AT_LEISURE); // a repair takes but one of them
-        $orders = $this->orders($compiled, $quick);
+        $orders = $this->from === null ? $this->orders($compiled, $quick) : [$this->known($compiled, $this->from)];
         $commitments = new Commitments($compiled, $orders[0], $habits->times);
         $out = array_fill_keys($commitments->without, true);
         $orders = array_map(static fn (array $order): array => array_values(array_filter($order, static fn (int $task): bool => ! isset($out[$task]))), $orders);
@@ -113,6 +115,25 @@ final readonly class Planner
         $fresh = [$base, (new OrderSearch($compiled, $base))->best($orders, $effort)];
 
         return $calm !== null && Sequence::costOf(...$calm) <= Sequence::costOf(...$fresh) ? $calm : $fresh;
+    }
+
+    /**
+     * @param  list<string>  $from
+     * @return list<int> that order; what it does not know comes last
+     */
+    private function known(Compiled $compiled, array $from): array
+    {
+        $places = array_flip($from);
+        $wanted = $compiled->sorted();
+        usort($wanted, static fn (int $a, int $b): int => ($places[$compiled->ids[$a]] ?? PHP_INT_MAX) <=> ($places[$compiled->ids[$b]] ?? PHP_INT_MAX));
+        $order = [];
+        foreach ($wanted as $task) {
+            foreach ([...array_filter($compiled->sorted(), static fn (int $before): bool => isset($compiled->allPredecessors[$task][$before])), $task] as $one) {
+                $order[$one] = $one; // what must be finished first comes along where it does not yet
+            }
+        }
+
+        return array_values($order);
     }
 
     /** @return non-empty-list<list<int>> orders that the rules give, the best first */

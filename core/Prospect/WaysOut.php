@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Prospect;
 
+use Nekto\Core\Day\DayLoad;
+use Nekto\Core\Plan\Block;
+use Nekto\Core\Plan\Plan;
 use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Planning\Planner;
 use Nekto\Core\Task\DueDate;
@@ -13,16 +16,21 @@ use Nekto\Core\Time\IntervalSet;
 use Nekto\Core\Time\LocalDay;
 
 /**
- * The cheapest ways out when not all work comes in time, each found by really planning again: the smallest move of one
- * due date, the smallest cut of one task, the least valuable task to drop, the fewest extra hours on one day. A way
- * counts if with it all is in time up to the first due date that is missed now, and no more is late after it; whether
- * then all is in time its outcome says.
+ * The cheapest ways out when not all work comes in time: the smallest move of one due date, the smallest cut of one task,
+ * the least valuable task to drop, the fewest extra hours on one day. How much is missing at a due date (Feasibility) says
+ * how much each must be at least and which tasks it could be about; whether it is enough is found by planning again, from
+ * the order of the plan as it is, with that much and then a little more. A way counts if with it all is in time up to the
+ * first due date that cannot be met now, and no more is late after it.
  */
 final readonly class WaysOut
 {
-    /** Tasks that are tried for each kind of way. */
-    private const TRIED = 6;
+    /** Tasks and days that are tried for each kind of way. */
+    private const TRIED = 3;
 
+    /** Minutes more than are missing that are tried, since gaps cannot all be filled. */
+    private const MORE = [0, 30, 60];
+
+    /** Days a due date may be moved at most. */
     private const MOST_DAYS = 28;
 
     private const MOST_EXTRA = 240;
@@ -32,20 +40,38 @@ final readonly class WaysOut
     /** Nobody is asked to begin before six. */
     private const EARLIEST = 360;
 
+    /** Orders that may be laid out for each plan. */
+    private const EFFORT = 16;
+
+    /** The first due date that no plan meets; null where that is not known before planning. */
+    public ?DuePoint $crunch;
+
+    private Planner $planner;
+
     private Outcome $now;
 
-    /** The first due date that is missed; the horizon if only work without a date has no place. */
+    /** That date, or the first that the plan misses; the horizon if only work without a date has no place. */
     private int $until;
+
+    /** Minutes that must be won at least; 0 where it is not known. */
+    private int $missing;
 
     /** @var list<Task> those that can help, the least valuable first */
     private array $competing;
 
-    public function __construct(private PlanningProblem $problem, private Planner $planner = new Planner(effort: 60))
+    /**
+     * @param  Plan|null  $plan  as it is laid out, to begin from; null: one is made
+     * @param  int  $margin  % of open time that a load line keeps free: so much of extra hours is not worked
+     */
+    public function __construct(private PlanningProblem $problem, ?Plan $plan = null, private int $margin = 0)
     {
-        $this->now = new Outcome($problem, $planner->plan($problem->with(previous: [])));
-        $until = $problem->end;
+        $alone = $problem->with(previous: []);
+        $this->planner = new Planner(self::EFFORT, self::order($problem, $plan ?? (new Planner(effort: 0))->plan($alone)));
+        $this->now = new Outcome($alone, $this->planner->plan($alone));
+        $this->crunch = (new Feasibility($problem))->firstCrunch();
+        $until = $this->crunch->due ?? $problem->end;
         $finished = 0;
-        foreach ($problem->tasks as $task) {
+        foreach ($this->crunch === null ? $problem->tasks : [] as $task) {
             $due = $task->due->at ?? $problem->end;
             if (isset($this->now->late[$task->id]) && $due < $until) {
                 $until = $due;
@@ -53,9 +79,9 @@ final readonly class WaysOut
             }
         }
         $this->until = $until;
+        $this->missing = $this->crunch?->missing() ?? 0;
         $finished = max($until, $finished);
-        $competing = array_filter($problem->tasks, fn (Task $task): bool => ! $task->waiting
-            && (isset($this->now->late[$task->id]) || ($this->now->finish[$task->id] ?? 0) <= $finished));
+        $competing = array_filter($problem->tasks, fn (Task $task): bool => ! $task->waiting && $this->canHelp($task, $finished));
         usort($competing, static fn (Task $a, Task $b): int => [$a->importance->weight(), -$a->minutes, $a->id] <=> [$b->importance->weight(), -$b->minutes, $b->id]);
         $this->competing = $competing;
     }
@@ -69,7 +95,7 @@ final readonly class WaysOut
     /** @return list<WayOut> the cheapest of each kind; none if all is in time, or where nothing of a kind helps */
     public function all(): array
     {
-        if ($this->now->isOnTime()) {
+        if ($this->now->isOnTime() && $this->crunch === null) {
             return [];
         }
 
@@ -80,17 +106,18 @@ final readonly class WaysOut
     {
         $best = null;
         $least = self::MOST_DAYS;
-        foreach (array_slice($this->lateOnes(), 0, self::TRIED) as $task) {
-            $due = $task->due;
-            if ($due === null) {
-                continue;
-            }
-            $move = fn (int $days): Outcome => $this->solve($this->instead($task, $task->with(due: new DueDate($this->laterBy($due->at, $days), $due->hard))));
-            $found = $this->smallest($least, $move);
-            if ($found !== null) {
-                [$days, $then] = $found;
-                $least = $days - 1;
-                $best = new WayOut(WayOutKind::MoveDue, $task->id, $this->laterBy($due->at, $days), $then);
+        foreach (array_slice($this->longEnough(dated: true), 0, self::TRIED) as $task) {
+            foreach ([1, 2, 4, 7, 14, self::MOST_DAYS] as $days) {
+                $due = $this->laterBy($task->due->at ?? 0, $days);
+                if ($days > $least || ($due <= $this->until && $this->until < $this->problem->end)) {
+                    continue;
+                }
+                $then = $this->solve($this->instead($task, $task->with(due: new DueDate($due, $task->due->hard ?? false))));
+                if ($this->isEnough($then)) {
+                    $least = $days - 1;
+                    $best = new WayOut(WayOutKind::MoveDue, $task->id, $due, $then);
+                    break;
+                }
             }
         }
 
@@ -99,24 +126,22 @@ final readonly class WaysOut
 
     public function cut(): ?WayOut
     {
-        $best = null;
-        $least = PHP_INT_MAX;
-        $step = $this->problem->step;
-        foreach ($this->byNeed() as $task) {
-            $most = min(intdiv($task->minutes, $step) - 1, $least - 1);
-            $found = $this->smallest($most, fn (int $steps): Outcome => $this->solve($this->instead($task, $task->with(minutes: $task->minutes - $steps * $step))));
-            if ($found !== null) {
-                [$least, $then] = $found;
-                $best = new WayOut(WayOutKind::Cut, $task->id, $least * $step, $then);
+        foreach (self::MORE as $more) {
+            $by = $this->inSteps(max($this->problem->step, $this->missing) + $more);
+            foreach (array_slice(array_values(array_filter($this->longEnough(), static fn (Task $task): bool => $task->minutes > $by)), 0, self::TRIED) as $task) {
+                $then = $this->solve($this->instead($task, $task->with(minutes: $task->minutes - $by)));
+                if ($this->isEnough($then)) {
+                    return new WayOut(WayOutKind::Cut, $task->id, $by, $then);
+                }
             }
         }
 
-        return $best;
+        return null;
     }
 
     public function drop(): ?WayOut
     {
-        foreach (array_slice($this->competing, 0, 2 * self::TRIED) as $task) {
+        foreach (array_slice($this->longEnough(), 0, 2 * self::TRIED) as $task) {
             $then = $this->solve($this->instead($task, null));
             if ($this->isEnough($then)) {
                 return new WayOut(WayOutKind::Drop, $task->id, $task->minutes, $then);
@@ -128,45 +153,57 @@ final readonly class WaysOut
 
     public function extraHours(): ?WayOut
     {
-        $best = null;
-        $least = intdiv(self::MOST_EXTRA, self::EXTRA_STEP);
-        foreach ($this->daysToExtend() as [$hours, $day]) {
-            foreach ([false, true] as $early) {
-                $found = $this->smallest(min($least, $this->roomFor($hours, $day, $early)), fn (int $quarters): Outcome => $this->withExtra($hours, $day, $quarters, $early));
-                if ($found !== null) {
-                    [$quarters, $then] = $found;
-                    $least = $quarters - 1;
-                    $best = new WayOut(WayOutKind::ExtraHours, null, $quarters * self::EXTRA_STEP, $then, $this->extra($hours, $day, $quarters, $early), $hours);
+        foreach (self::MORE as $more) {
+            $open = intdiv(100 * (max(1, $this->missing) + $more) + 99 - $this->margin, 100 - $this->margin);
+            $quarters = intdiv($open + self::EXTRA_STEP - 1, self::EXTRA_STEP);
+            foreach ($quarters * self::EXTRA_STEP > self::MOST_EXTRA ? [] : $this->daysToExtend() as [$hours, $day]) {
+                foreach ([false, true] as $early) {
+                    if ($quarters > $this->roomFor($hours, $day, $early)) {
+                        continue;
+                    }
+                    $then = $this->withExtra($hours, $day, $quarters, $early);
+                    if ($this->isEnough($then)) {
+                        return new WayOut(WayOutKind::ExtraHours, null, $quarters * self::EXTRA_STEP, $then, $this->extra($hours, $day, $quarters, $early), $hours);
+                    }
                 }
             }
         }
 
-        return $best;
+        return null;
     }
 
-    /**
-     * The smallest number from 1 on that is enough, by halving; more is taken to help no less.
-     *
-     * @param  \Closure(int): Outcome  $try
-     * @return array{int, Outcome}|null
-     */
-    private function smallest(int $most, \Closure $try): ?array
+    /** @return list<string> tasks by their ends in a plan, so that what must come first does */
+    private static function order(PlanningProblem $problem, Plan $plan): array
     {
-        if ($most < 1 || ! $this->isEnough($then = $try($most))) {
-            return null;
+        $ends = [];
+        foreach ($plan->blocks as $block) {
+            $ends[$block->task] = max($ends[$block->task] ?? 0, $block->time->end);
         }
-        $low = 1;
-        while ($low < $most) {
-            $middle = intdiv($low + $most, 2);
-            $found = $try($middle);
-            if ($this->isEnough($found)) {
-                [$most, $then] = [$middle, $found];
-            } else {
-                $low = $middle + 1;
-            }
+        foreach ($plan->unplaced as $one) {
+            unset($ends[$one->task]);
         }
+        $order = array_map(static fn (Task $task): string => $task->id, $problem->tasks);
+        usort($order, static fn (string $a, string $b): int => ($ends[$a] ?? PHP_INT_MAX) <=> ($ends[$b] ?? PHP_INT_MAX));
 
-        return [$most, $then];
+        return $order;
+    }
+
+    private function canHelp(Task $task, int $finished): bool
+    {
+        return $this->crunch === null
+            ? isset($this->now->late[$task->id]) || ($this->now->finish[$task->id] ?? 0) <= $finished
+            : in_array($task->id, $this->crunch->tasks, true);
+    }
+
+    /** @return list<Task> competing ones with enough minutes to make up for what is missing, the least valuable first */
+    private function longEnough(bool $dated = false): array
+    {
+        return array_values(array_filter($this->competing, fn (Task $task): bool => $task->minutes >= $this->missing && (! $dated || $task->due !== null)));
+    }
+
+    private function inSteps(int $minutes): int
+    {
+        return intdiv($minutes + $this->problem->step - 1, $this->problem->step) * $this->problem->step;
     }
 
     private function isEnough(Outcome $then): bool
@@ -198,26 +235,9 @@ final readonly class WaysOut
                 $tasks[] = $other !== null ? $known : $known->with(after: array_values(array_diff($known->after, [$task->id])));
             }
         }
-        $anchored = array_values(array_filter($this->problem->anchored, static fn ($block): bool => $other !== null || $block->task !== $task->id));
+        $anchored = array_values(array_filter($this->problem->anchored, static fn (Block $block): bool => $other !== null || $block->task !== $task->id));
 
         return $this->problem->with(tasks: $tasks, previous: [], anchored: $anchored);
-    }
-
-    /** @return list<Task> late and dated, the most late first */
-    private function lateOnes(): array
-    {
-        $late = array_values(array_filter($this->competing, fn (Task $task): bool => isset($this->now->late[$task->id])));
-        usort($late, fn (Task $a, Task $b): int => $this->now->late[$b->id] <=> $this->now->late[$a->id]);
-
-        return $late;
-    }
-
-    /** @return list<Task> late ones first, then long ones of little value: those a cut may be asked of */
-    private function byNeed(): array
-    {
-        $others = array_filter($this->competing, fn (Task $task): bool => ! isset($this->now->late[$task->id]));
-
-        return [...array_slice($this->lateOnes(), 0, intdiv(self::TRIED, 2)), ...array_slice($others, 0, intdiv(self::TRIED, 2))];
     }
 
     private function laterBy(int $due, int $days): int
@@ -227,15 +247,17 @@ final readonly class WaysOut
         return $zone->at($zone->dayOf($due - 1)->plusDays($days), $zone->minuteOfDay($due - 1)) + 1;
     }
 
-    /** @return list<array{string, LocalDay}> days with open time before something is late, the first first */
+    /** @return list<array{string, LocalDay}> days with open time before what cannot be met, the first first */
     private function daysToExtend(): array
     {
         $days = [];
-        foreach ($this->lateOnes() as $task) {
-            $open = $this->problem->hours[$task->hours]->between($this->problem->first, $task->due->at ?? $this->problem->end);
-            foreach ($open->intervals as $interval) {
+        $sets = $this->crunch === null
+            ? array_unique(array_map(static fn (Task $task): string => $task->hours, array_filter($this->competing, fn (Task $task): bool => isset($this->now->late[$task->id]))))
+            : [$this->crunch->hours];
+        foreach ($sets as $hours) {
+            foreach ($this->problem->hours[$hours]->between($this->problem->first, $this->until)->intervals as $interval) {
                 $day = $this->problem->zone->dayOf($interval->start);
-                $days[$task->hours.$day->number] = [$task->hours, $day];
+                $days[$hours.$day->number] = [$hours, $day];
             }
         }
 
@@ -248,14 +270,15 @@ final readonly class WaysOut
         $open = $this->problem->hours;
         $open[$hours] = $open[$hours]->union(IntervalSet::covering($extra));
         $limits = $this->problem->hoursLimits;
+        $worked = DayLoad::line($extra->length(), $this->margin);
         if (isset($limits[$hours])) {
-            $limits[$hours] = $limits[$hours]->raisedOn($day->number, $quarters * self::EXTRA_STEP);
+            $limits[$hours] = $limits[$hours]->raisedOn($day->number, $worked);
         }
 
         return $this->solve($this->problem->with(
             hours: $open,
             previous: [],
-            dayLimit: $this->problem->dayLimit->raisedOn($day->number, $quarters * self::EXTRA_STEP),
+            dayLimit: $this->problem->dayLimit->raisedOn($day->number, $worked),
             hoursLimits: $limits,
         ));
     }

@@ -109,7 +109,7 @@ final class ProspectTest extends TestCase
     public function ways_out_never_leave_more_late_than_before(): void
     {
         $this->limitTo(Runs::of(12))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
-            $ways = new WaysOut(RandomProblem::of($seed), new Planner(effort: 10));
+            $ways = new WaysOut(RandomProblem::of($seed));
             foreach ($ways->all() as $way) {
                 self::assertGreaterThan(0, $way->amount);
                 self::assertLessThan($ways->now()->lateMinutes() + 1, $way->then->lateMinutes(), $way->kind->value);

@@ -76,4 +76,45 @@ final class CrunchTest extends FeatureTestCase
         $this->artisan('nekto:minute');
         self::assertNull(DB::table('prospects')->value('anew'), 'nobody wants to know');
     }
+
+    #[Test]
+    public function each_way_out_is_really_tried_shown_as_a_difference_and_does_what_it_said(): void
+    {
+        // 744 min can be carried until Thursday evening; 780 are due by then: 36 are missing.
+        $captions = $this->task('Captions', 480, Importance::High, dueOn: '2026-03-12');
+        $proofs = $this->task('Proofs', 300, Importance::Vital, dueOn: '2026-03-12');
+        $this->post('/plan/lay-out');
+        $before = $this->plan();
+
+        $page = $this->get('/shape?ways=1')->assertSee("36\u{a0}min of open time are missing.", false)
+            ->assertSeeTextInOrder(['Move the due date of Captions to', 'Cut Captions by 40 min', 'Hand off or put off Captions, 8 h 00', 'Open Office hours', 'then nothing is late']);
+        preg_match_all('/change=way&amp;way=([a-z_0-9:]+)/', (string) $page->getContent(), $found);
+        self::assertSame(['move_due', 'cut', 'drop', 'extra_hours'], array_map(static fn (string $way): string => explode(':', $way)[0], $found[1]));
+
+        foreach ($found[1] as $way) {
+            $this->get("/shape?change=way&way={$way}")->assertSee('A way out')->assertSee('a proposal, nothing moved yet');
+            self::assertSame($before, $this->plan(), 'only looked at');
+            $this->post('/plan/change', ['kind' => 'way', 'day' => '2026-03-11', 'way' => $way])->assertRedirect();
+            $this->get('/shape')->assertDontSee('will be late by this plan')->assertDontSee('of open time are missing');
+            $this->post('/plan/undo');
+            self::assertSame($before, $this->plan(), "{$way} is taken back whole");
+        }
+        self::assertSame([480, '2026-03-12', 300], [$captions->refresh()->estimate, $captions->due_on, $proofs->refresh()->estimate]);
+    }
+
+    #[Test]
+    public function a_way_that_nobody_offered_changes_nothing_and_says_so(): void
+    {
+        $this->task('Captions', 480, dueOn: '2026-03-12');
+        $wims = $this->task('Cables', 60, of: $this->person('wim@example.org'));
+        foreach (['', 'cut', 'cut:1', 'burn:1:2', 'cut:x:y', str_repeat('9', 80), "cut:1:2\n"] as $way) {
+            $this->get('/shape?change=way&way='.urlencode($way))->assertOk();
+        }
+        $this->from('/shape')->post('/plan/change', ['kind' => 'way', 'day' => '2026-03-11', 'way' => 'nonsense'])->assertSessionHasErrors('way');
+        $this->from('/shape')->post('/plan/change', ['kind' => 'way', 'day' => '2026-03-11'])->assertSessionHasErrors('way');
+        foreach (["cut:{$wims->id}:30", "drop:{$wims->id}:60", "move_due:{$wims->id}:29560000", 'extra_hours:99999:29554000:30'] as $way) {
+            $this->post('/plan/change', ['kind' => 'way', 'day' => '2026-03-11', 'way' => $way])->assertRedirect();
+        }
+        self::assertSame([60, 'open', null], [$wims->refresh()->estimate, $wims->stage->value, $wims->due_on]);
+    }
 }

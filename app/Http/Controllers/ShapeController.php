@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Edits\ChangeKind;
+use App\Edits\CrunchWay;
 use App\Models\User;
 use App\Screens\Shape\MorningStep;
 use App\Screens\Shape\ShapeAsk;
@@ -41,6 +42,8 @@ final readonly class ShapeController
             morning: $request->enum('morning', MorningStep::class),
             picks: $ids('picks'),
             keys: $ids('keys'),
+            ways: $request->boolean('ways'),
+            way: is_string($request->query('way')) ? CrunchWay::read($request->query('way')) : null,
         )));
     }
 

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Edits\Change;
 use App\Edits\ChangeKind;
+use App\Edits\CrunchWay;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nekto\Core\Time\LocalDay;
@@ -25,6 +26,7 @@ final class ChangeRequest extends FormRequest
             'listed.*' => ['integer'],
             'take' => ['array', 'max:500'],
             'take.*' => ['integer'],
+            'way' => ['nullable', 'required_if:kind,way', 'string', 'max:60', 'regex:/^[a-z_]+(:\d+){2,3}$/D'],
             'minutes' => ['nullable', 'integer', 'between:0,1440'],
         ];
     }
@@ -41,6 +43,7 @@ final class ChangeRequest extends FormRequest
             tasks: $this->ids('tasks'),
             hold: array_values(array_diff($this->ids('listed'), $this->ids('take'))),
             minutes: $this->integer('minutes'),
+            way: CrunchWay::read($this->string('way')->toString()),
         );
     }
 

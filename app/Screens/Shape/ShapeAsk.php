@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Screens\Shape;
 
 use App\Edits\ChangeKind;
+use App\Edits\CrunchWay;
 
 /** What of Shape is asked for beside the day itself. */
 final readonly class ShapeAsk
@@ -18,6 +19,8 @@ final readonly class ShapeAsk
      * @param  MorningStep|null  $morning  of the guided run
      * @param  list<int>  $picks  as they are ticked
      * @param  list<int>  $keys  of them
+     * @param  bool  $ways  out of a crunch
+     * @param  CrunchWay|null  $way  the one to be looked at
      */
     public function __construct(
         public ?int $block = null,
@@ -28,5 +31,7 @@ final readonly class ShapeAsk
         public ?MorningStep $morning = null,
         public array $picks = [],
         public array $keys = [],
+        public bool $ways = false,
+        public ?CrunchWay $way = null,
     ) {}
 }

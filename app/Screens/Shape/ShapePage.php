@@ -39,6 +39,7 @@ final readonly class ShapePage extends Page
         public ?LateLine $late,
         public ?CrunchLine $crunch,
         public ?Anew $anew,
+        public ?CrunchWays $ways,
         public Bank $bank,
         public ?ProposalPanel $proposal,
         public ?MorningRun $morning,

@@ -13,6 +13,7 @@ use App\Models\Task;
 use App\Models\User;
 use App\Planning\Anew;
 use App\Planning\Mend;
+use App\Planning\ProblemLoader;
 use App\Planning\Prospects;
 use App\Planning\Trial;
 use App\Rows\Candidate;
@@ -27,7 +28,7 @@ use Nekto\Core\Time\LocalDay;
 /** The run sheet of a day, what it carries, and what else could be done. */
 final readonly class ShapeScreen
 {
-    public function __construct(private Desk $desk, private Trial $trial, private MakeChange $make, private Mend $mend, private Prospects $prospects) {}
+    public function __construct(private Desk $desk, private Trial $trial, private MakeChange $make, private Mend $mend, private Prospects $prospects, private ProblemLoader $problems) {}
 
     public function of(User $user, LocalDay $day, CarbonImmutable $now, ShapeAsk $ask): ShapePage
     {
@@ -50,6 +51,7 @@ final readonly class ShapeScreen
         $change = match (true) {
             $ask->morning === MorningStep::Lay, $ask->change === ChangeKind::Picks => new Change(ChangeKind::Picks, $ask->picks, $ask->keys),
             $ask->change === ChangeKind::LayOut, $ask->change === ChangeKind::Mend => new Change($ask->change),
+            $ask->change === ChangeKind::Way => $ask->way === null ? null : new Change(ChangeKind::Way, way: $ask->way),
             default => $ask->change === null ? null : $overfull?->change($ask->change),
         };
 
@@ -73,6 +75,7 @@ final readonly class ShapeScreen
             late: LateLine::of($this->desk, $late),
             crunch: CrunchLine::of($this->desk, $candidates),
             anew: $this->offered($user),
+            ways: $ask->ways ? CrunchWays::of($this->desk, $this->problems, $now) : null,
             proposal: $proposes ? ProposalPanel::of($this->desk, $day, $time, $candidates, $slacks) : null,
             morning: $ask->morning === null ? null : MorningRun::of($this->desk, $ask->morning, $day, $time, $candidates),
             invite: $user->morning_on !== $today->asString() && $entries->isEmpty(),

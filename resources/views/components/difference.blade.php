@@ -4,12 +4,13 @@
     use App\Edits\ChangeKind;
     use App\Wording\Times;
     $kind = $difference->change->kind;
-    $inPart = $kind === ChangeKind::LayOut || $kind === ChangeKind::Mend;
+    $inPart = $kind === ChangeKind::LayOut || $kind === ChangeKind::Way || $kind === ChangeKind::Mend;
     $after = $difference->gauge;
     $isPicks = $kind === ChangeKind::Picks;
 @endphp
 <form method="post" action="{{ $isPicks ? '/plan/pick' : '/plan/change' }}" class="difference" id="difference">
     @csrf <input type="hidden" name="kind" value="{{ $kind->value }}"><input type="hidden" name="day" value="{{ $day->asString() }}"><input type="hidden" name="minutes" value="{{ $difference->change->minutes }}">
+    @if ($difference->change->way)<input type="hidden" name="way" value="{{ $difference->change->way->asText() }}">@endif
     @if ($isPicks)
         @foreach ($difference->change->tasks as $id)<input type="hidden" name="picks[]" value="{{ $id }}">@endforeach
         @foreach ($difference->change->keys as $id)<input type="hidden" name="keys[]" value="{{ $id }}">@endforeach
@@ -30,7 +31,7 @@
         </tbody></table>
     @endif
     <div class="actions">
-        @if ($difference->lines !== [] || $isPicks || $kind === ChangeKind::Longer)<button class="button button-over" data-first>{{ $inPart ? 'Take it' : __("shape.take.{$kind->value}") }} <kbd>Enter</kbd></button>@endif
+        @if ($difference->lines !== [] || $isPicks || $kind === ChangeKind::Longer || $kind === ChangeKind::Way)<button class="button button-over" data-first>{{ $inPart ? 'Take it' : __("shape.take.{$kind->value}") }} <kbd>Enter</kbd></button>@endif
         @if ($kind === ChangeKind::Mend)
             <button class="button" form="leave-mending">Leave all as it is</button>
         @else

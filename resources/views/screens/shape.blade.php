@@ -74,7 +74,7 @@
             @if ($anew && ! $difference && ! $morning && ! $proposal)
                 <p class="offer" id="anew">{{ trans_choice('shape.anew', $anew->tasks, ['less' => Times::duration($anew->less)]) }} <a href="{{ $address }}?change=lay-out" data-here>See it</a></p>
             @endif
-            @if ($crunch && ! $difference && ! $morning && ! $proposal)<x-crunch-line :crunch="$crunch" />@endif
+            @if ($crunch && ! $difference && ! $morning && ! $proposal)<x-crunch-line :crunch="$crunch" :ways="$ways" :address="$address" />@endif
             @if ($isToday && ! $morning && ! $difference && ! $proposal && $invite)
                 <div class="invite" id="invite"><p>A new day: <a class="button" href="/shape?morning=left" data-here>Go through the morning <kbd>J</kbd></a></p><form method="post" action="/shape/morning">@csrf<button class="button button-bare">Not today</button></form></div>
             @endif
