@@ -19,8 +19,9 @@ use Nekto\Core\Time\LocalDay;
  * The cheapest ways out when not all work comes in time: the smallest move of one due date, the smallest cut of one task,
  * the least valuable task to drop, the fewest extra hours on one day. How much is missing at a due date (Feasibility) says
  * how much each must be at least and which tasks it could be about; whether it is enough is found by planning again, from
- * the order of the plan as it is, with that much and then a little more. A way counts if with it all is in time up to the
- * first due date that cannot be met now, and no more is late after it.
+ * the order of the plan as it is, with that much and then a little more. A way counts if with it all is in time that is due
+ * by the first date that cannot be met now (what the plan makes late before it for other reasons, no later), and no more is
+ * late after it.
  */
 final readonly class WaysOut
 {
@@ -40,8 +41,12 @@ final readonly class WaysOut
     /** Nobody is asked to begin before six. */
     private const EARLIEST = 360;
 
-    /** Orders that may be laid out for each plan. */
-    private const EFFORT = 16;
+    /** Orders that may be laid out for each plan: of few tasks more, in the same time. */
+    private const EFFORT = 4000;
+
+    private const LEAST_EFFORT = 16;
+
+    private const MOST_EFFORT = 150;
 
     /** The first due date that no plan meets; null where that is not known before planning. */
     public ?DuePoint $crunch;
@@ -66,7 +71,7 @@ final readonly class WaysOut
     public function __construct(private PlanningProblem $problem, ?Plan $plan = null, private int $margin = 0)
     {
         $alone = $problem->with(previous: []);
-        $this->planner = new Planner(self::EFFORT, self::order($problem, $plan ?? (new Planner(effort: 0))->plan($alone)));
+        $this->planner = new Planner(max(self::LEAST_EFFORT, min(self::MOST_EFFORT, intdiv(self::EFFORT, max(1, count($problem->tasks))))), self::order($problem, $plan ?? (new Planner(effort: 0))->plan($alone)));
         $this->now = new Outcome($alone, $this->planner->plan($alone));
         $this->crunch = (new Feasibility($problem))->firstCrunch();
         $until = $this->crunch->due ?? $problem->end;
@@ -211,10 +216,11 @@ final readonly class WaysOut
         $after = 0;
         foreach ($this->problem->tasks as $task) {
             $late = $then->late[$task->id] ?? 0;
-            if ($late > 0 && ($task->due->at ?? 0) <= $this->until && $this->until < $this->problem->end) {
+            $due = $task->due->at ?? 0;
+            if ($late > ($due < $this->until && $this->crunch !== null ? $this->now->late[$task->id] ?? 0 : 0) && $due <= $this->until && $this->until < $this->problem->end) {
                 return false;
             }
-            $after += $late - (($task->due->at ?? 0) > $this->until ? $this->now->late[$task->id] ?? 0 : 0);
+            $after += $due > $this->until || $this->until >= $this->problem->end ? $late - ($due > $this->until ? $this->now->late[$task->id] ?? 0 : 0) : 0;
         }
 
         return $after <= 0 && count($then->unplaced) <= count($this->now->unplaced) && ($this->until < $this->problem->end || $then->unplaced === []);

@@ -21,9 +21,8 @@ final readonly class CrunchWays
     /**
      * @param  list<array{way: string, says: string, late: int}>  $ways  the cheapest of each kind
      * @param  int  $lateNow  tasks that are late if nothing changes and all is laid out anew
-     * @param  string|null  $missing  of open time at the least; null where it is not known before planning
      */
-    private function __construct(public array $ways, public int $lateNow, public ?string $missing) {}
+    private function __construct(public array $ways, public int $lateNow) {}
 
     public static function of(Desk $desk, ProblemLoader $problems, CarbonImmutable $now): self
     {
@@ -41,7 +40,7 @@ final readonly class CrunchWays
             ];
         }
 
-        return new self($ways, self::late($out->now()), $out->crunch === null ? null : Times::duration($out->crunch->missing()));
+        return new self($ways, self::late($out->now()));
     }
 
     private static function says(Desk $desk, WayOut $way, string $title): string

@@ -6,9 +6,9 @@
     <p class="soft">The longest: @foreach ($crunch->tasks as $one)<a href="/tasks/{{ $one['task'] }}">{{ $one['title'] }}</a>, {{ $one['minutes'] }}{{ $loop->last ? '' : '; ' }}@endforeach{{ $crunch->more > 0 ? "; {$crunch->more} more" : '' }}.</p>
     @if ($ways)
         @forelse ($ways->ways as $way)
-            <p class="way"><a class="button button-over-line" href="{{ $address }}?change=way&amp;way={{ $way['way'] }}" data-here>{{ $way['says'] }}</a> <span class="soft">{{ trans_choice('shape.crunch.late', $way['late']) }}</span></p>
+            <p class="way"><a class="button button-over-line" href="{{ $address }}?change=way&amp;way={{ $way['way'] }}" data-here>{{ $way['says'] }}</a> <span class="soft">{{ trans_choice('shape.crunch.late', $way['late'], ['now' => $ways->lateNow]) }}</span></p>
         @empty
-            <p>{{ $ways->missing === null ? __('shape.crunch.unknown') : __('shape.crunch.none', ['missing' => $ways->missing]) }}</p>
+            <p>{{ __('shape.crunch.none', ['missing' => $crunch->missing]) }}</p>
         @endforelse
     @else
         <p><a class="button" href="{{ $address }}?ways=1#crunch" data-here>Ways out</a></p>
