@@ -92,6 +92,7 @@ final readonly class ProblemLoader
             parts: self::PARTS,
             tempo: Tempo::from($rows->time->user->tempo),
             leastPiece: $rows->time->user->least_piece,
+            lineIsWish: true,
         ), $rows->time, $rows->tasks, $movable, $rows->running === null ? null : (string) $rows->running->task_id);
     }
 

@@ -41,6 +41,8 @@ final readonly class PlanningProblem
      * @param  int  $freeze  for so many minutes from now the last plan stays as it is
      * @param  list<Habit>  $habits
      * @param  int  $leastPiece  minutes: where a plan is mended no new piece is shorter, unless it is all of its task
+     * @param  bool  $lineIsWish  where a plan is mended the load lines may be passed rather than make something late or take
+     *                            a pick off its day
      *
      * @throws InvalidProblem if a part contradicts another; the message names the part
      */
@@ -66,6 +68,7 @@ final readonly class PlanningProblem
         public array $habits = [],
         public Tempo $tempo = Tempo::Calm,
         public int $leastPiece = 30,
+        public bool $lineIsWish = false,
     ) {
         $step >= 1 && 60 % $step === 0 || throw InvalidProblem::at('step', 'must divide 60');
         $freeze >= 0 || throw InvalidProblem::at('freeze', 'must not be negative');
@@ -121,7 +124,7 @@ final readonly class PlanningProblem
             $this->zone, $this->now, $this->end, $this->step, $hours ?? $this->hours, $this->busy, $tasks ?? $this->tasks,
             $anchored ?? $this->anchored, $previous ?? $this->previous, $dayLimit ?? $this->dayLimit, $this->deepLimit,
             $hoursLimits ?? $this->hoursLimits, $this->parts, $this->bestHours, $this->deepOnly, $this->breaks, $this->batches, $this->freeze,
-            $habits ?? $this->habits, $tempo ?? $this->tempo, $this->leastPiece,
+            $habits ?? $this->habits, $tempo ?? $this->tempo, $this->leastPiece, $this->lineIsWish,
         );
     }
 

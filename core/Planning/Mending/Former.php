@@ -14,7 +14,7 @@ use Nekto\Core\Time\LocalDay;
 final readonly class Former
 {
     /** What a pick costs that leaves its day: it is the last thing to be given up. In twentieths of a weighted minute. */
-    private const PROMISE = 20 * 4800;
+    private const PROMISE = 20 * 100_000;
 
     /** @var array<int, int> by task: how late it was; 0 where it had no place */
     public array $late;

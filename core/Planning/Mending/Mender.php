@@ -31,23 +31,35 @@ final readonly class Mender
     /** @param  list<int>  $order  by urgency, predecessors first */
     public function plan(array $order): Plan
     {
-        $former = new Former($this->of);
-        $places = new Places($this->of, $this->of->problem->leastPiece);
-        $habits = [];
-        foreach ($this->habits as $id => $time) {
-            $habits[$this->of->index[$id]] = $time;
+        [$draft, $ways, $least] = $this->mended($this->of, $order);
+        if ($draft->worse > $least && $this->of->problem->lineIsWish) {
+            [$other, $otherWays] = $this->mended(new Compiled($this->of->problem->with(hoursLimits: []), $this->free), $order);
+            [$draft, $ways] = $other->worse < $draft->worse ? [$other, $otherWays] : [$draft, $ways]; // the margin is there for surprises
         }
-        $broken = (new Broken($this->of, $former, $places, $order, $habits, $this->fitting($former, $order)))->draft();
-        $ways = new Ways($this->of, $former, $places, $broken->loose, array_fill_keys(array_keys($habits), true));
-
-        $mending = new Mending($ways, $order, $this->of);
-        $draft = $mending->mended($broken);
-        if ($draft->worse - $ways->least($broken) > self::GRAVE) {
-            $other = $ways->measured($this->laidAround($order, $places));
-            $draft = $mending->isBetter($other, $draft) ? $other : $draft;
+        if ($draft->worse - $least > self::GRAVE) {
+            $other = $ways->measured($this->laidAround($order, new Places($this->of, $this->of->problem->leastPiece)));
+            $draft = Mending::price($other) < Mending::price($draft) ? $other : $draft;
         }
 
         return $this->asPlan($ways->withWhatFits($draft));
+    }
+
+    /**
+     * @param  list<int>  $order
+     * @return array{Draft, Ways, int} and what fares worse in any case
+     */
+    private function mended(Compiled $of, array $order): array
+    {
+        $former = new Former($of);
+        $places = new Places($of, $of->problem->leastPiece);
+        $habits = [];
+        foreach ($this->habits as $id => $time) {
+            $habits[$of->index[$id]] = $time;
+        }
+        $broken = (new Broken($of, $former, $places, $order, $habits, $this->fitting($of, $former, $order)))->draft();
+        $ways = new Ways($of, $former, $places, $broken->loose, array_fill_keys(array_keys($habits), true));
+
+        return [(new Mending($ways, $order, $of))->mended($broken), $ways, $ways->least($broken)];
     }
 
     /**
@@ -56,12 +68,12 @@ final readonly class Mender
      * @param  list<int>  $order
      * @return array<int, true>
      */
-    private function fitting(Former $former, array $order): array
+    private function fitting(Compiled $of, Former $former, array $order): array
     {
         if (array_filter($former->day) === []) {
             return [];
         }
-        $table = (new Commitments($this->of, $order, $this->habits))->table;
+        $table = (new Commitments($of, $order, $this->habits))->table;
 
         return array_filter(array_map(static fn (int $task): bool => $former->missing($task, $table->keptOf($task)) === 0, array_combine($order, $order)));
     }

@@ -82,12 +82,17 @@ final class Mending
         return "{$draft->worse} {$draft->minutes}";
     }
 
-    /** True if the first is to be preferred: none that fares worse than it must, else lateness and moved tasks by their prices. */
-    public function isBetter(Draft $a, Draft $b): bool
+    private function isBetter(Draft $a, Draft $b): bool
     {
-        $key = fn (Draft $draft): array => [$draft->worse > $this->least, $draft->worse + self::PRICE * count($draft->pushed), $draft->minutes];
+        $key = fn (Draft $draft): array => [$draft->worse > $this->least, self::price($draft), $draft->minutes];
 
         return $key($a) < $key($b) || ($key($a) === $key($b) && $a->isBetterThan($b));
+    }
+
+    /** What fares worse, and what moved, in one figure. */
+    public static function price(Draft $draft): int
+    {
+        return $draft->worse + self::PRICE * count($draft->pushed);
     }
 
     /** Everything loose in the best free time there is for it, one task after another: there is always such an answer. */
