@@ -90,12 +90,15 @@ final readonly class Planner
         return new Plan($plan->blocks, $plan->unplaced, (new Reasons($problem, $plan, $free, $habits->times))->all(), self::between($plan, $free->breaks));
     }
 
-    /** Orders of few tasks are laid quickly and those of many need more moves, so that the middle gets the least. */
+    /**
+     * What takes about 0.3 s for 120 tasks and 1.2 s for 500 on one of today's cores, with the interpreter's compiler on.
+     * Beyond, each order takes longer by more than its tasks, so that what is limited is what is placed in all.
+     */
     private static function effortFor(PlanningProblem $problem): int
     {
         $tasks = max(1, count($problem->tasks));
 
-        return $problem->hasPrevious() ? (int) (self::EFFORT_TO_REPAIR * min(1.0, self::REPAIRED_AT_LEISURE / $tasks) ** 3) : min(1600, max(intdiv(96_000, $tasks), 620 + intdiv(3 * $tasks, 2)));
+        return $problem->hasPrevious() ? (int) (self::EFFORT_TO_REPAIR * min(1.0, self::REPAIRED_AT_LEISURE / $tasks) ** 3) : min(2400, max(1900, intdiv(144_000, $tasks)), intdiv(775_000, $tasks), max(40, intdiv(250_000_000, $tasks ** 2)));
     }
 
     /**

@@ -39,16 +39,16 @@ final class QualityTest extends TestCase
     public static function recorded(): array
     {
         return [
-            'repair 1' => ['repair-01', 87_502, 2475],
-            'repair 2' => ['repair-02', 150_357, 3555],
-            'repair 3' => ['repair-03', 161_289, 5015],
-            'repair 4' => ['repair-04', 117_771, 3420],
-            'repair 5' => ['repair-05', 196_272, 3760],
-            'repair 6' => ['repair-06', 178_496, 4010],
+            'repair 1' => ['repair-01', 86_604, 2965],
+            'repair 2' => ['repair-02', 150_562, 3730],
+            'repair 3' => ['repair-03', 158_590, 5035],
+            'repair 4' => ['repair-04', 117_693, 3330],
+            'repair 5' => ['repair-05', 198_584, 3520],
+            'repair 6' => ['repair-06', 179_183, 4180],
             'a day of proven optimum' => ['fluid-03', 10_626, 0],
-            'another one' => ['fluid-11', 43_428, 0],
-            'two weeks' => ['large-060-a', 48_970, 0],
-            'three weeks' => ['large-120-a', 181_311, 0],
+            'another one' => ['fluid-11', 43_149, 0],
+            'two weeks' => ['large-060-a', 49_063, 0],
+            'three weeks' => ['large-120-a', 180_478, 0],
         ];
     }
 }

@@ -16,6 +16,9 @@ final class MoveEstimate
     /** The most places that a move may go. */
     private const RANGE = 30;
 
+    /** The most places between two tasks that change places. */
+    private const EXCHANGE = 40;
+
     /** @var list<int> */
     public array $order = [];
 
@@ -47,6 +50,83 @@ final class MoveEstimate
     public function gains(int $task): array
     {
         return $this->later($task) + $this->earlier($task);
+    }
+
+    /**
+     * What changing places with an earlier task would gain: each ends about where the other did, and those in between by the
+     * difference of their minutes elsewhere.
+     *
+     * @return array{int, int} the place of the best one, and the gain; 0 if there is none
+     */
+    public function bestExchange(int $task): array
+    {
+        [$of, $ends, $order, $step] = [$this->of, $this->ends, $this->order, $this->step];
+        [$lanes, $sizes, $weights, $lates, $dues] = [$of->lane, $of->minutes, $of->weight, $of->lateness, $of->due];
+        [$before, $over, $with] = [$of->lanes->open->before[$lanes[$task]], $of->lanes->open->over[$lanes[$task]], $of->lanes->with[$lanes[$task]]];
+        $at = $this->place[$task];
+        $first = $of->allPredecessors[$task];
+        $is = $ends[$task];
+        $size = $sizes[$task];
+        $soonest = $of->release[$task] + $size;
+        $now = $of->cost($task, $is);
+        $rate = $best = 0;
+        $place = $at;
+        for ($i = $at - 1, $last = max(0, $at - self::EXCHANGE); $i >= $last; $i--) {
+            $other = $order[$i];
+            if (isset($first[$other])) {
+                break;
+            }
+            $end = $ends[$other];
+            if (! isset($with[$lanes[$other]])) {
+                continue;
+            }
+            if ($end < $is && ! $this->isFollowed($other, $at)) {
+                $more = $size - $sizes[$other];
+                $slot = ($before[intdiv($end - $this->first, $step)] ?? count($over) - 1) + intdiv($more, $step);
+                $goal = $slot < 0 ? $this->first : ($over[$slot] ?? $of->problem->end + $size);
+                $goal = $goal < $soonest ? $soonest : $goal;
+                $gain = $now - $of->cost($task, $goal) + $of->cost($other, $end) - $of->cost($other, $is) - $more * $rate;
+                if ($gain > $best) {
+                    [$best, $place] = [$gain, $i];
+                }
+            }
+            $rate += $weights[$other] + ($end > $dues[$other] ? $lates[$other] : 0);
+        }
+
+        return [$place, $best];
+    }
+
+    /** True if something that comes after a task lies no later than a place. */
+    private function isFollowed(int $task, int $place): bool
+    {
+        foreach (array_keys($this->of->allSuccessors[$task]) as $next) {
+            if (($this->place[$next] ?? PHP_INT_MAX) <= $place) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Goes on as if a task had changed places with the one at an earlier place. */
+    public function exchange(int $task, int $at): void
+    {
+        $of = $this->of;
+        $place = $this->place[$task];
+        $other = $this->order[$at];
+        $lane = $of->lane[$task];
+        $shift = intdiv($of->minutes[$task] - $of->minutes[$other], $this->step);
+        for ($i = $at + 1; $i < $place; $i++) {
+            $between = $this->order[$i];
+            if ($shift !== 0 && isset($of->lanes->with[$lane][$of->lane[$between]])) {
+                $this->ends[$between] = $this->moment($of->lane[$between], $this->position($of->lane[$between], $this->ends[$between], 0) + $shift, $of->minutes[$between]);
+            }
+        }
+        $end = $this->ends[$task];
+        $this->ends[$task] = max($of->release[$task] + $of->minutes[$task], $this->moment($lane, $this->position($lane, $this->ends[$other], 0) + $shift, $of->minutes[$task]));
+        $this->ends[$other] = $end;
+        [$this->order[$at], $this->order[$place]] = [$task, $other];
+        [$this->place[$task], $this->place[$other]] = [$at, $place];
     }
 
     /**

@@ -44,7 +44,7 @@ final class OrderSearch
     private const REACH = 6;
 
     /** An order that is worse by this share may be gone on from, at the beginning. */
-    private const HARDLY_WORSE = 0.002;
+    private const HARDLY_WORSE = 0.01;
 
     private float $left = 0.0;
 
@@ -205,7 +205,7 @@ final class OrderSearch
     }
 
     /**
-     * The next best moves of a task whose best one failed.
+     * The next best moves of a task whose best one failed; after an exchange the best move to another place.
      *
      * @param  array<int, float>  $failed
      * @return list<array{int, int}>
@@ -214,9 +214,11 @@ final class OrderSearch
     {
         $this->estimate->follow($this->now);
         $gains = $this->estimate->gains($task);
+        [, $exchange] = $this->estimate->bestExchange($task);
         arsort($gains);
-        $failed[$task] = self::MORE * reset($gains);
-        foreach (array_slice(array_keys($gains), 1, self::SECOND_THOUGHTS) as $to) {
+        $best = $gains === [] ? 0 : reset($gains);
+        $failed[$task] = self::MORE * max($best, $exchange);
+        foreach (array_slice(array_keys($gains), $exchange > $best ? 0 : 1, self::SECOND_THOUGHTS) as $to) {
             if ($this->left <= 0) {
                 break;
             }
@@ -232,23 +234,30 @@ final class OrderSearch
     }
 
     /**
-     * Makes the move of a task that promises most, in the estimate.
+     * Makes the move of a task that promises most, in the estimate: to another place, or to that of an earlier task, which
+     * takes its own.
      *
      * @return array{int, int}|null the first and last place that it changes; null if none promises more than $least
      */
     private function takeBest(int $task, float $least): ?array
     {
         $gains = $this->estimate->gains($task);
+        [$with, $exchange] = $this->estimate->bestExchange($task);
         $this->left -= self::ESTIMATE / max(60, count($this->estimate->order));
         $gain = $gains === [] ? 0 : max($gains);
-        if ($gain <= $least) {
+        if (max($gain, $exchange) <= $least) {
             return null;
         }
+        $at = $this->estimate->place[$task];
+        if ($exchange > $gain) {
+            $this->estimate->exchange($task, $with);
+
+            return [$with, $at];
+        }
         $to = (int) array_search($gain, $gains, true);
-        $range = self::range($this->estimate->place[$task], $to);
         $this->estimate->take($task, $to);
 
-        return $range;
+        return self::range($at, $to);
     }
 
     /** @param  non-empty-list<array{int, int}>  $ranges  of places that the estimate's order changes */
