@@ -43,6 +43,9 @@ final readonly class Planner
     /** The rules take quadratic time, so a problem of more tasks than this gets fewer of them. */
     private const MANY = 300;
 
+    /** Of more tasks than this only the best of them is gone on with: each takes a second and more. */
+    private const VERY_MANY = 600;
+
     /** A repair has fewer choices: it takes this share of the effort. */
     private const REPAIR = 0.68;
 
@@ -98,7 +101,7 @@ final readonly class Planner
     {
         $tasks = max(1, count($problem->tasks));
 
-        return $problem->hasPrevious() ? (int) (self::EFFORT_TO_REPAIR * min(1.0, self::REPAIRED_AT_LEISURE / $tasks) ** 3) : min(2400, max(1900, intdiv(144_000, $tasks)), intdiv(775_000, $tasks), max(40, intdiv(250_000_000, $tasks ** 2)));
+        return $problem->hasPrevious() ? (int) (self::EFFORT_TO_REPAIR * min(1.0, self::REPAIRED_AT_LEISURE / $tasks) ** 3) : min(2400, max(1900, intdiv(144_000, $tasks)), intdiv(775_000, $tasks), max(40, intdiv(800_000_000, $tasks ** 2)));
     }
 
     /**
@@ -155,7 +158,7 @@ final readonly class Planner
         $ranked = array_map(static fn (array $order): array => [Sequence::costOf($table, $order), $order], $orders);
         usort($ranked, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return array_slice(array_column($ranked, 1), 0, self::STARTS);
+        return array_slice(array_column($ranked, 1), 0, count($compiled->ids) > self::VERY_MANY ? 1 : self::STARTS);
     }
 
     /** @return list<Interval> of the rests those that lie between two blocks */

@@ -21,7 +21,7 @@ test('a captured line becomes a block of the day', async ({ page }) => {
     await expect(row.getByRole('button', { name: 'vital' })).toHaveAttribute('aria-pressed', 'true')
 
     await page.goto('/shape')
-    expect(await time(page, 'Draft the wall text for room 2'), 'it is due today and has its time as soon as it is weighed').toBe('15:45–16:15')
+    expect(await time(page, 'Draft the wall text for room 2'), 'it is due today and has its time as soon as it is weighed, out of the margin').toBe('16:10–16:40')
     await page.keyboard.press('l')
     await expect(page.getByRole('heading', { name: 'Laid out anew' })).toBeVisible()
     await page.keyboard.press('Enter')

@@ -77,8 +77,9 @@ final class OrderSearch
             $this->now = new Sequence($this->of, $this->base, $start);
             $moves > 0 && $this->glide();
             $found[] = $this->now;
+            usort($found, static fn (Sequence $a, Sequence $b): int => $a->cost() <=> $b->cost());
+            $found = array_slice($found, 0, max(1, intdiv($moves, self::RUN))); // the others are only memory
         }
-        usort($found, static fn (Sequence $a, Sequence $b): int => $a->cost() <=> $b->cost());
         $this->now = $found[0];
         if ($this->left > 0 && count($starts[0]) > 1) {
             $this->goOnFrom(array_slice($found, 0, max(1, (int) ($this->left / self::RUN))));
