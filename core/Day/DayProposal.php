@@ -17,7 +17,7 @@ final readonly class DayProposal
 
     /**
      * @param  list<string>  $picks  those with the most pull first
-     * @param  list<string>  $keys  of the picks, at most three: those with the most pull
+     * @param  list<string>  $keys  of the picks, at most three: those with the most pull times weight
      * @param  list<DayCandidate>  $waiting  what does not fit, what can wait least first
      * @param  array<int|string, int>  $minutesOf  each pick, by its id
      * @param  int  $minutes  of all picks together
@@ -90,11 +90,14 @@ final readonly class DayProposal
     {
         usort($picks, static fn (DayCandidate $a, DayCandidate $b): int => [$b->pull, $a->id] <=> [$a->pull, $b->id]);
         usort($waiting, static fn (DayCandidate $a, DayCandidate $b): int => [$a->waitsUntil ?? PHP_INT_MAX, -$a->pull, $a->id] <=> [$b->waitsUntil ?? PHP_INT_MAX, -$b->pull, $b->id]);
-        $ids = array_map(static fn (DayCandidate $candidate): string => $candidate->id, $picks);
+        $id = static fn (DayCandidate $candidate): string => $candidate->id;
+        $ids = array_map($id, $picks);
+        $byWorth = $picks;
+        usort($byWorth, static fn (DayCandidate $a, DayCandidate $b): int => $b->pull * $b->weight <=> $a->pull * $a->weight);
 
         return new self(
             $ids,
-            array_slice($ids, 0, self::KEYS),
+            array_map($id, array_slice($byWorth, 0, self::KEYS)),
             $waiting,
             array_column(array_map(static fn (DayCandidate $one): array => [$one->id, $one->minutes], $picks), 1, 0),
             array_sum(array_map(static fn (DayCandidate $candidate): int => $candidate->minutes, $picks)),

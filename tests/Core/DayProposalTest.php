@@ -36,6 +36,10 @@ final class DayProposalTest extends TestCase
         $candidates = array_map(static fn (int $i): DayCandidate => new DayCandidate("t{$i}", 30, 10 * $i), range(1, 6));
 
         self::assertSame(['t6', 't5', 't4'], DayProposal::of($candidates, 240, 240)->keys);
+
+        $call = new DayCandidate('call', 15, 90, weight: 1);
+        $vital = new DayCandidate('vital', 60, 84, weight: 8);
+        self::assertSame(['vital', 'call'], DayProposal::of([$call, $vital], 240, 240)->keys, 'a short call does not make a day');
     }
 
     #[Test]

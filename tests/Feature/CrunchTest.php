@@ -117,4 +117,25 @@ final class CrunchTest extends FeatureTestCase
         }
         self::assertSame([60, 'open', null], [$wims->refresh()->estimate, $wims->stage->value, $wims->due_on]);
     }
+
+    #[Test]
+    public function a_meeting_on_an_anchored_block_is_said_with_two_ways_on(): void
+    {
+        $block = $this->block($this->task('Call Porto', 30), '2026-03-11 13:15', '2026-03-11 13:45', anchored: true);
+        $this->get('/shape')->assertDontSee('Two at once');
+        $this->meeting('Insurer rings', '2026-03-11 13:30', '2026-03-11 14:00');
+        $this->artisan('nekto:minute');
+        self::assertSame(['Wed 13:15–13:45 Call Porto!'], $this->plan(), 'nothing that was fixed moves unasked');
+
+        $this->get('/shape')->assertSeeTextInOrder(['Two at once', '13:30–13:45', 'Call Porto', 'anchored 13:15–13:45, and Insurer rings, 13:30–14:00.', 'Anchor it at 09:00–09:30', 'Let the plan place it']);
+        $this->actingAs($this->person('wim@example.org'));
+        $this->get('/shape')->assertDontSee('Two at once');
+        $this->actingAs($this->ines);
+
+        $this->post("/blocks/{$block->id}/release", ['mark' => $block->refresh()->mark()]);
+        $this->artisan('nekto:minute');
+        self::assertCount(1, $this->plan());
+        self::assertStringNotContainsString('13:15', $this->plan()[0]);
+        $this->get('/shape')->assertDontSee('Two at once');
+    }
 }

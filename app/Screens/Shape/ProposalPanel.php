@@ -51,6 +51,7 @@ final readonly class ProposalPanel
         $tasks = $desk->tasks($able->keys()->all());
         $able = $able->filter(static fn (Candidate $one): bool => isset($tasks[$one->id]) && ($tasks[$one->id]->not_before === null || Moments::minute($tasks[$one->id]->not_before) < $time->zone->day($day)->end));
         $picked = new Picks($user, Moments::today($user, $now));
+        $able = $able->reject(static fn (Candidate $one): bool => ($picked->day($tasks[$one->id])->number ?? 0) > $day->number && ($one->due ?? PHP_INT_MAX) > $time->zone->day($day)->end); // picked for a later day it stays there
         $picks = $waiting = $others = $late = $today = [];
         $line = $minutes = $deep = $left = 0;
         $keys = DayProposal::KEYS - $picked->of($user->tasks()->where('key', true)->whereNotNull('done_at')->getQuery(), $day)->count();
@@ -130,7 +131,7 @@ final readonly class ProposalPanel
 
     private static function candidate(Candidate $one, Task $task, int $minutes, bool $isPicked, ?int $waitsUntil): DayCandidate
     {
-        return new DayCandidate((string) $one->id, $minutes, $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $waitsUntil, $minutes > Picks::share($one->toPlan) ? $minutes : Picks::least($one->toPlan));
+        return new DayCandidate((string) $one->id, $minutes, $one->pull->total(), $task->demand === Demand::Deep, $isPicked, $waitsUntil, $minutes > Picks::share($one->toPlan) ? $minutes : Picks::least($one->toPlan), $one->importance?->weight() ?? 1);
     }
 
     /** The reason a candidate is there. */

@@ -20,6 +20,7 @@ final readonly class ShapePage extends Page
 {
     /**
      * @param  Collection<int, Task>  $picked
+     * @param  list<TwoAtOnce>  $twoAtOnce  meetings on fixed blocks
      * @param  array<int, array{name: string, hue: string, minutes: int}>  $areas  the longest first
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class ShapePage extends Page
         public ?Difference $difference,
         public bool $needsMending,
         public ?LateLine $late,
+        public array $twoAtOnce,
         public ?CrunchLine $crunch,
         public ?Anew $anew,
         public ?CrunchWays $ways,

@@ -6,6 +6,7 @@ namespace App\Screens\Shape;
 
 use App\Edits\Change;
 use App\Edits\ChangeKind;
+use App\Edits\FreePlace;
 use App\Edits\MakeChange;
 use App\Models\Block;
 use App\Models\BlockState;
@@ -28,7 +29,7 @@ use Nekto\Core\Time\LocalDay;
 /** The run sheet of a day, what it carries, and what else could be done. */
 final readonly class ShapeScreen
 {
-    public function __construct(private Desk $desk, private Trial $trial, private MakeChange $make, private Mend $mend, private Prospects $prospects, private ProblemLoader $problems) {}
+    public function __construct(private Desk $desk, private Trial $trial, private MakeChange $make, private Mend $mend, private Prospects $prospects, private ProblemLoader $problems, private FreePlace $places) {}
 
     public function of(User $user, LocalDay $day, CarbonImmutable $now, ShapeAsk $ask): ShapePage
     {
@@ -73,6 +74,7 @@ final readonly class ShapeScreen
             needsMending: $user->mend_asks && $this->mend->isNeeded($user, $now, $this->desk->time()),
             bank: Bank::of($this->desk, $candidates, $blocks, $day, $ask->bank, $untimed, LateLine::named($late)),
             late: LateLine::of($this->desk, $late),
+            twoAtOnce: TwoAtOnce::on($this->desk, $day, $blocks, $this->places),
             crunch: CrunchLine::of($this->desk, $candidates),
             anew: $this->offered($user),
             ways: $ask->ways ? CrunchWays::of($this->desk, $this->problems, $now) : null,

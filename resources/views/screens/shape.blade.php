@@ -51,6 +51,9 @@
             @elseif ($overfull && $ask->change === null && ! $proposal)
                 <x-overfull :overfull="$overfull" :address="$address" :gauge="$gauge" />
             @endif
+            @if (! $difference && ! $morning && ! $proposal)
+                @foreach ($twoAtOnce as $two)<x-two-at-once :two="$two" :day="$day" :person="$person" />@endforeach
+            @endif
             @if ($needsMending && ! $difference && ! $morning)
                 <div id="to-mend"><div class="section-head section-over"><h2>The plan needs mending</h2></div><p>Work has gone by undone, or a meeting lies on it. <a class="button" href="{{ $address }}?change=mend" data-here>See what would move</a></p></div>
             @endif
