@@ -92,7 +92,7 @@ final class CrunchTest extends FeatureTestCase
         self::assertSame(['move_due', 'cut', 'drop', 'extra_hours'], array_map(static fn (string $way): string => explode(':', $way)[0], $found[1]));
 
         foreach ($found[1] as $way) {
-            $this->get("/shape?change=way&way={$way}")->assertSee('A way out')->assertSee('a proposal, nothing moved yet');
+            $this->get("/shape?change=way&way={$way}")->assertSee('A way out')->assertSee('All is laid out anew with it.')->assertSee('a proposal, nothing moved yet');
             self::assertSame($before, $this->plan(), 'only looked at');
             $this->post('/plan/change', ['kind' => 'way', 'day' => '2026-03-11', 'way' => $way])->assertRedirect();
             $this->get('/shape')->assertDontSee('will be late by this plan')->assertDontSee('of open time are missing');

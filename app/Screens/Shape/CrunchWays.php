@@ -11,7 +11,6 @@ use App\Rows\Desk;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Prospect\Outcome;
-use Nekto\Core\Prospect\WayOut;
 use Nekto\Core\Prospect\WayOutKind;
 use Nekto\Core\Prospect\WaysOut;
 
@@ -33,27 +32,26 @@ final readonly class CrunchWays
         $ways = [];
         foreach ($out->all() as $way) {
             $about = $way->kind === WayOutKind::ExtraHours ? (int) $way->hours : (int) $way->task;
-            $ways[] = [
-                'way' => (new CrunchWay($way->kind, $about, $way->time->start ?? $way->amount, $way->time?->length() ?? 0))->asText(),
-                'says' => self::says($desk, $way, (string) ($loaded->tasks[$about]?->shortTitle() ?? '')),
-                'late' => self::late($way->then),
-            ];
+            $found = new CrunchWay($way->kind, $about, $way->time->start ?? $way->amount, $way->time?->length() ?? 0);
+            $ways[] = ['way' => $found->asText(), 'says' => self::says($desk, $found), 'late' => self::late($way->then)];
         }
 
         return new self($ways, self::late($out->now()));
     }
 
-    private static function says(Desk $desk, WayOut $way, string $title): string
+    /** What a way out is, as "Cut Captions by 40 min". */
+    public static function says(Desk $desk, CrunchWay $way): string
     {
         $user = $desk->user();
+        $isHours = $way->kind === WayOutKind::ExtraHours;
 
         return __("shape.crunch.{$way->kind->value}", [
-            'title' => $title,
-            'day' => $way->kind === WayOutKind::MoveDue ? Times::day($user, $way->amount - 1, $desk->now) : ($way->time === null ? '' : Times::day($user, $way->time->start, $desk->now)),
-            'minutes' => Times::duration($way->time?->length() ?? $way->amount),
-            'from' => $way->time === null ? '' : Times::clock($user, $way->time->start),
-            'to' => $way->time === null ? '' : Times::clock($user, $way->time->end),
-            'hours' => $way->kind === WayOutKind::ExtraHours ? (string) $desk->time()->sets->firstWhere('id', (int) $way->hours)?->name : '',
+            'title' => $isHours ? '' : (string) ($desk->tasks([$way->about])[$way->about] ?? null)?->shortTitle(),
+            'day' => $way->kind === WayOutKind::MoveDue || $isHours ? Times::day($user, $way->amount - ($isHours ? 0 : 1), $desk->now) : '',
+            'minutes' => Times::duration($isHours ? $way->minutes : $way->amount),
+            'from' => $isHours ? Times::clock($user, $way->amount) : '',
+            'to' => $isHours ? Times::clock($user, $way->amount + $way->minutes) : '',
+            'hours' => $isHours ? (string) $desk->time()->sets->firstWhere('id', $way->about)?->name : '',
         ]);
     }
 

@@ -105,7 +105,7 @@ final readonly class RunSheet
                 IntervalSet::covering($span)->without($hours)->without($time->lunch())->intervals,
             ),
             self::setNames($time, $day, $span, $place),
-            $timed->map(static fn (Occurrence $one): SheetMeeting => self::meetingPiece($one, $time, $span))->values()->all(),
+            $timed->map(static fn (Occurrence $one): SheetMeeting => self::meetingPiece($one, $time, $span, $blocks))->values()->all(),
             $sheetBlocks,
             self::reserves($time, $whole, $span, $blocks, $now, $reserve),
             self::gaps($time, $span, $hours, $busy, $blocks, $place, $now),
@@ -234,7 +234,8 @@ final readonly class RunSheet
         return $names;
     }
 
-    private static function meetingPiece(Occurrence $occurrence, WorkTime $time, Interval $span): SheetMeeting
+    /** @param  Collection<int, Block>  $blocks  of the day: one that is fixed may lie at the same time */
+    private static function meetingPiece(Occurrence $occurrence, WorkTime $time, Interval $span, Collection $blocks): SheetMeeting
     {
         $interval = RowMapper::time($occurrence);
         $shown = $interval->intersection($span) ?? $interval;
@@ -250,6 +251,7 @@ final readonly class RunSheet
             height: $height,
             size: self::size($height),
             busy: $occurrence->blocks(),
+            crosses: $occurrence->blocks() && $blocks->contains(static fn (Block $block): bool => $block->anchored && RowMapper::time($block)->overlaps($interval)),
         );
     }
 

@@ -42,6 +42,7 @@ final readonly class ShapePage extends Page
         public ?CrunchLine $crunch,
         public ?Anew $anew,
         public ?CrunchWays $ways,
+        public ?string $wayWords,
         public Bank $bank,
         public ?ProposalPanel $proposal,
         public ?MorningRun $morning,

@@ -74,6 +74,7 @@ final readonly class ShapeScreen
             needsMending: $user->mend_asks && $this->mend->isNeeded($user, $now, $this->desk->time()),
             bank: Bank::of($this->desk, $candidates, $blocks, $day, $ask->bank, $untimed, LateLine::named($late)),
             late: LateLine::of($this->desk, $late),
+            wayWords: $change?->way === null ? null : CrunchWays::says($this->desk, $change->way),
             twoAtOnce: TwoAtOnce::on($this->desk, $day, $blocks, $this->places),
             crunch: CrunchLine::of($this->desk, $candidates),
             anew: $this->offered($user),

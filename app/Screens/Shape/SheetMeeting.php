@@ -17,5 +17,6 @@ final readonly class SheetMeeting
         public float $height,
         public string $size,
         public bool $busy,
+        public bool $crosses = false,
     ) {}
 }

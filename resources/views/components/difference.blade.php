@@ -1,5 +1,5 @@
 {{-- A change before it is taken: what comes, goes and moves, from when to when, why; taken whole or in part. --}}
-@props(['difference', 'gauge', 'day', 'address', 'ask'])
+@props(['difference', 'gauge', 'day', 'address', 'ask', 'wayWords' => null])
 @php
     use App\Edits\ChangeKind;
     use App\Wording\Times;
@@ -19,6 +19,7 @@
         @foreach ($difference->change->tasks as $id)<input type="hidden" name="tasks[]" value="{{ $id }}">@endforeach
     @endif
     <div class="section-head section-over"><h2>{{ __("shape.change.{$kind->value}") }}</h2><span class="soft">a proposal, nothing moved yet</span></div>
+    @if ($wayWords)<p><b class="strong">{{ $wayWords }}.</b> All is laid out anew with it.</p>@endif
     @foreach ($difference->late as $sentence)<p class="coral">{{ $sentence }}</p>@endforeach
     @if ($difference->lines === [])
         <p class="soft">{{ $difference->nothing }}</p>

@@ -47,7 +47,7 @@
             @if ($morning)
                 <x-morning :morning="$morning" :gauge="$gauge" :sheet="$sheet" :day="$day" :address="$address" :ask="$ask" :proposal="$proposal" :difference="$difference" />
             @elseif ($difference)
-                <x-difference :difference="$difference" :gauge="$gauge" :day="$day" :address="$address" :ask="$ask" />
+                <x-difference :difference="$difference" :gauge="$gauge" :day="$day" :address="$address" :ask="$ask" :way-words="$wayWords" />
             @elseif ($overfull && $ask->change === null && ! $proposal)
                 <x-overfull :overfull="$overfull" :address="$address" :gauge="$gauge" />
             @endif
