@@ -9,6 +9,7 @@ use App\Rows\PastRatios;
 use App\Rows\Slacks;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Estimate\Correction;
 use Nekto\Core\Estimate\Pair;
@@ -92,11 +93,16 @@ final readonly class Prospects
         return is_string($kept) ? Anew::read($kept) : null;
     }
 
+    /** Accounts whose plan changed since that was found out. */
+    public static function unlooked(): Builder
+    {
+        return DB::table('prospects')->whereNull('anew')->select('user_id');
+    }
+
     /** Finds that out, for whoever wants it offered. It takes as long as laying out does, so no page waits for it. */
     public function lookAnew(User $user, CarbonImmutable $now): void
     {
-        $row = DB::table('prospects')->where('user_id', $user->id);
-        if ($user->offer_anew === 0 || $row->whereNull('anew')->doesntExist()) {
+        if ($user->offer_anew === 0 || self::unlooked()->where('user_id', $user->id)->doesntExist()) {
             return;
         }
         $rows = $this->problems->read($user, $now);

@@ -17,6 +17,7 @@ use App\Reminders\Remind;
 use App\Repeats\ComeBack;
 use App\Time\Clock;
 use App\Time\Heartbeat;
+use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 
 /** What is done each minute for every account. One that fails is reported and keeps nobody else waiting. */
@@ -24,6 +25,9 @@ final class Minute extends Command
 {
     /** Imports that nobody watches any more are gone on with after so many minutes. */
     private const ABANDONED = 2;
+
+    /** Seconds of each minute in which better plans are looked for. */
+    private const LOOKING = 20;
 
     /** Steps of one import a minute. */
     private const STEPS = 20;
@@ -44,7 +48,6 @@ final class Minute extends Command
                 $comeBack($user, $now);
                 $revision = $mend($user, $now);
                 $prospects->chances($user, $now); // so that no page has to wait for them
-                $prospects->lookAnew($user, $now);
                 $remind($user, $now);
                 Heartbeat::beat($user->id, $now);
                 $revision === null || $this->line("Mended the plan of account {$user->id}: ".count($revision->moves).' moves.');
@@ -53,6 +56,7 @@ final class Minute extends Command
                 $failed++;
             }
         }
+        $this->lookAnew($prospects, $now);
         $tidy($now);
         foreach (CalendarImport::query()->whereNull('finished_at')->where('updated_at', '<', $now->subMinutes(self::ABANDONED))->with('user')->get() as $import) {
             for ($steps = 0; $import->finished_at === null && $steps < self::STEPS; $steps++) {
@@ -63,5 +67,21 @@ final class Minute extends Command
         Heartbeat::finish($now);
 
         return $failed === 0 ? self::SUCCESS : self::FAILURE;
+    }
+
+    /** Whether laying out anew would pay, once everybody has been served: it takes as long as laying out does. */
+    private function lookAnew(Prospects $prospects, CarbonImmutable $now): void
+    {
+        $until = hrtime(true) + self::LOOKING * 1_000_000_000;
+        foreach (User::query()->whereIn('id', Prospects::unlooked())->lazyById() as $user) {
+            if (hrtime(true) > $until) {
+                return; // the others come next minute
+            }
+            try {
+                $prospects->lookAnew($user, $now);
+            } catch (\Throwable $error) {
+                report($error);
+            }
+        }
     }
 }
