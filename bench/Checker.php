@@ -100,10 +100,23 @@ final class Checker
             $missing = $task['minutes'] - ($this->placed[$id] ?? 0);
             $finish = $missing > 0 ? $this->days->end + $missing : $this->finish[$id];
             $due = $task['due'] === null ? PHP_INT_MAX : $this->days->due($task['due'], $task['hours']);
+            $sum += 20 * ($this->problem['pieceMinutes'] ?? 0) * $this->pieces($id);
             $sum += 2 ** ($task['importance'] - 1) * (20 * ($task['hard'] ? 10 : 1) * max(0, $finish - $due) + $finish - $this->days->now);
         }
 
         return $sum / 20;
+    }
+
+    /** Pieces of a task after its first that planning laid; those on another day than the one before count twice. */
+    private function pieces(string $id): int
+    {
+        $mine = array_values(array_filter($this->blocks, fn (array $block): bool => $block['task'] === $id && ! isset($this->fixed[self::key(...$block)])));
+        $pieces = 0;
+        for ($i = 1; $i < count($mine); $i++) {
+            $pieces += $this->days->date($mine[$i]['start']) === $this->days->date($mine[$i - 1]['start']) ? 1 : 2;
+        }
+
+        return $pieces;
     }
 
     /** Minutes of the last plan at which the same task is no longer planned. */

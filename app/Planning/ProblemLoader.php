@@ -37,6 +37,9 @@ final readonly class ProblemLoader
     /** Minutes of the local day from and until. */
     private const PARTS = ['morning' => [0, 720], 'afternoon' => [720, 1080], 'evening' => [1080, 1440]];
 
+    /** What each further piece of a task costs, in twentieths of a minute: for a task of medium importance 300 minutes later. */
+    private const PIECE = 600;
+
     /** Minutes: nobody likes to be taken from what takes so few; unless the person splits it, it is done in one go. */
     private const IN_ONE_GO = 60;
 
@@ -93,6 +96,7 @@ final readonly class ProblemLoader
             tempo: Tempo::from($rows->time->user->tempo),
             leastPiece: $rows->time->user->least_piece,
             lineIsWish: true,
+            pieceCost: self::PIECE,
         ), $rows->time, $rows->tasks, $movable, $rows->running === null ? null : (string) $rows->running->task_id);
     }
 

@@ -43,6 +43,9 @@ final readonly class PlanningProblem
      * @param  int  $leastPiece  minutes: where a plan is mended no new piece is shorter, unless it is all of its task
      * @param  bool  $lineIsWish  where a plan is mended the load lines may be passed rather than make something late or take
      *                            a pick off its day
+     * @param  int  $pieceCost  what each piece of a task after its first costs, twice on another day, in twentieths of a
+     *                          minute of the objective: whoever comes back to work needs a while to be in it again (S.
+     *                          Monsell, "Task switching", Trends in Cognitive Sciences 7, 2003); mending does not ask
      *
      * @throws InvalidProblem if a part contradicts another; the message names the part
      */
@@ -69,6 +72,7 @@ final readonly class PlanningProblem
         public Tempo $tempo = Tempo::Calm,
         public int $leastPiece = 30,
         public bool $lineIsWish = false,
+        public int $pieceCost = 0,
     ) {
         $step >= 1 && 60 % $step === 0 || throw InvalidProblem::at('step', 'must divide 60');
         $freeze >= 0 || throw InvalidProblem::at('freeze', 'must not be negative');
@@ -124,7 +128,7 @@ final readonly class PlanningProblem
             $this->zone, $this->now, $this->end, $this->step, $hours ?? $this->hours, $this->busy, $tasks ?? $this->tasks,
             $anchored ?? $this->anchored, $previous ?? $this->previous, $dayLimit ?? $this->dayLimit, $this->deepLimit,
             $hoursLimits ?? $this->hoursLimits, $this->parts, $this->bestHours, $this->deepOnly, $this->breaks, $this->batches, $this->freeze,
-            $habits ?? $this->habits, $tempo ?? $this->tempo, $this->leastPiece, $this->lineIsWish,
+            $habits ?? $this->habits, $tempo ?? $this->tempo, $this->leastPiece, $this->lineIsWish, $this->pieceCost,
         );
     }
 

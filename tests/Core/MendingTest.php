@@ -15,6 +15,7 @@ use Nekto\Core\Planning\Format\PlanWriter;
 use Nekto\Core\Planning\Format\ProblemReader;
 use Nekto\Core\Planning\Planner;
 use Nekto\Core\Task\Importance;
+use Nekto\Core\Task\Task;
 use Nekto\Core\Time\IntervalSet;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
@@ -111,6 +112,21 @@ final class MendingTest extends TestCase
 
         self::assertSame(['Mon 09:00–11:00 Essay', 'Mon 11:05–12:00 Essay'], $problem->lines());
         self::assertSame(['Essay 125 no_gap_long_enough'], $problem->unplaced());
+    }
+
+    /** Sent to another day by hand: it goes there, be it late. */
+    #[Test]
+    public function a_pick_goes_to_its_day_even_if_it_is_late_there(): void
+    {
+        $base = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 12:00')->open('Tue 09:00', 'Tue 10:00')
+            ->task('Quotes', minutes: 30, due: 'Mon 12:00', least: 30)->task('Essay', minutes: 60, due: 'Tue 10:00', least: 60)
+            ->previous('Essay', 'Tue 09:00', 'Tue 10:00')->build();
+        $tuesday = intdiv(ProblemBuilder::minute('Tue 00:00'), 1440);
+        $tasks = array_map(static fn (Task $task): Task => $task->id === 'Quotes' ? new Task($task->id, $task->minutes, $task->importance, $task->hours, $task->due, minChunk: 30, pick: $tuesday) : $task, $base->tasks);
+        $plan = (new Planner)->plan($base->with(tasks: $tasks));
+
+        self::assertSame('Tue 09:00', ProblemBuilder::word($plan->blocksOf('Quotes')[0]->time->start));
+        self::assertSame('Mon 09:00', ProblemBuilder::word($plan->blocksOf('Essay')[0]->time->start), 'what can make way does');
     }
 
     /** A meeting somewhere in a plan where everything has its place: only what it lies on moves, unless something would be late. */

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Nekto\Core\Plan\Block;
 use Nekto\Core\Plan\InvalidProblem;
 use Nekto\Core\Plan\MoveCause;
 use Nekto\Core\Plan\PlanDifference;
+use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Plan\ReasonCode;
 use Nekto\Core\Planning\Planner;
 use Nekto\Core\Task\Importance;
@@ -228,5 +230,20 @@ final class PlannerTest extends TestCase
         } catch (InvalidProblem $error) {
             self::assertStringStartsWith($message, $error->getMessage());
         }
+    }
+
+    /** Coming back to work costs: it is laid whole where that makes it end little later, and the checker counts the same. */
+    #[Test]
+    public function pieces_cost_what_the_problem_says(): void
+    {
+        $builder = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 09:30')->open('Mon 10:00', 'Mon 12:00')->open('Tue 09:00', 'Tue 12:00')->task('Essay', minutes: 90, least: 30);
+        $problem = $builder->build();
+        $laid = static fn (int $cost): array => array_map(static fn (Block $block): string => ProblemBuilder::word($block->time->start), (new Planner)->plan(new PlanningProblem(
+            zone: $problem->zone, now: $problem->now, end: $problem->end, step: 5, hours: $problem->hours, busy: $problem->busy, tasks: $problem->tasks, pieceCost: $cost,
+        ))->blocks);
+
+        self::assertSame(['Mon 09:00', 'Mon 10:00'], $laid(0));
+        self::assertSame(['Mon 09:00', 'Mon 10:00'], $laid(59), 'half an hour later, of medium weight, is 60');
+        self::assertSame(['Mon 10:00'], $laid(61));
     }
 }

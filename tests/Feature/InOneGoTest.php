@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\RevisionCause;
 use App\Planning\Replan;
+use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
 
 /** What takes an hour at most is not cut into pieces, unless the person wants shorter blocks. */
@@ -21,7 +22,11 @@ final class InOneGoTest extends FeatureTestCase
 
         $call->update(['estimate' => 75, 'said' => 75]);
         $this->layOut();
-        self::assertSame(['Wed 09:00–09:45 Call', 'Wed 11:30–12:00 Call'], $this->plan());
+        self::assertSame(['Wed 13:15–14:30 Call'], $this->plan(), 'whole, where waiting for that costs little');
+
+        $call->update(['importance' => Importance::Vital]);
+        $this->layOut();
+        self::assertSame(['Wed 09:00–09:45 Call', 'Wed 11:30–12:00 Call'], $this->plan(), 'in pieces, where waiting costs more than coming back to it');
 
         $call->update(['estimate' => 30, 'said' => 30, 'max_chunk' => 15]);
         $this->layOut();

@@ -31,14 +31,14 @@ final class SettingsTest extends FeatureTestCase
     public function the_shortest_piece_of_work_is_said_here(): void
     {
         $this->meeting('Committee', '2026-03-11 09:30', '2026-03-11 11:30');
-        $this->task('Essay', minutes: 90);
+        $this->task('Essay', minutes: 90, importance: Importance::Vital);
         $this->post('/plan/lay-out');
         self::assertSame(['Wed 09:00–09:30 Essay', 'Wed 11:30–12:30 Essay'], $this->plan());
 
         $this->put('/settings', [...self::RULES, 'least_piece' => '45'])->assertRedirect()->assertSessionHasNoErrors();
         self::assertSame(['Wed 09:00–09:30 Essay', 'Wed 11:30–12:30 Essay'], $this->plan(), 'what lies there may stay');
         $this->post('/plan/lay-out');
-        self::assertSame(['Wed 11:30–12:15 Essay', 'Wed 13:15–14:00 Essay'], $this->plan());
+        self::assertSame(['Wed 13:15–14:45 Essay'], $this->plan());
 
         foreach (['20', '65', '32', 'half'] as $wrong) {
             $this->from('/settings')->put('/settings', [...self::RULES, 'least_piece' => $wrong])->assertSessionHasErrors('least_piece');

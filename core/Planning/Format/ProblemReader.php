@@ -68,6 +68,8 @@ final class ProblemReader
             freeze: $extra->has('freeze') ? $extra->integer('freeze', 0, 10080) : 0,
             habits: array_map(self::habit(...), $extra->objectsOrNone('habits')),
             tempo: self::tempo($extra),
+            leastPiece: $extra->has('leastPiece') ? $extra->integer('leastPiece', 1, 480) : 30,
+            pieceCost: $extra->has('pieceMinutes') ? 20 * $extra->integer('pieceMinutes', 0, 10_000) : 0,
         );
     }
 

@@ -72,6 +72,7 @@ final class Timetable
         if ($left > 0 && $of->odd[$task] === 0) {
             [$lane, $found, $missing] = $this->bestFor($task, $left, $from, PHP_INT_MAX);
             if ($missing === 0) {
+                $this->cost += $of->problem->pieceCost > 0 ? $this->pieces($lane, $found) : 0;
                 $this->takeAll($task, $lane, $found);
                 $left = 0;
                 $end = $found[count($found) - 1][2];
@@ -287,6 +288,9 @@ final class Timetable
             return [$lane, [], $left]; // no need to look: all days are too full for it
         }
         [$found, $missing] = $this->find($task, $lane, $left, $from, $until);
+        if ($of->problem->pieceCost > 0 && $missing === 0 && count($found) > 1) {
+            $found = $this->inFewer($task, $lane, $left, $from, $until, $found);
+        }
         $rather = $of->rather[$task];
         if ($rather >= 0 && $missing === 0) {
             [$better, $without] = $this->find($task, $rather, $left, $from, $until);
@@ -300,13 +304,49 @@ final class Timetable
     }
 
     /**
+     * The same minutes in as few pieces as they can be in, if what it costs to come back to the work so often is more than
+     * what it costs to be finished later.
+     *
+     * @param  list<array{int, int, int}>  $found
+     * @return list<array{int, int, int}>
+     */
+    private function inFewer(int $task, int $lane, int $left, int $from, int $until, array $found): array
+    {
+        $of = $this->of;
+        $least = $left - $of->most[$task] * (intdiv($left + $of->most[$task] - 1, $of->most[$task]) - 1);
+        if ($least <= $of->least[$task]) {
+            return $found;
+        }
+        [$fewer, $missing] = $this->find($task, $lane, $left, $from, $until, $least);
+        $price = fn (array $blocks): int => $of->cost($task, $blocks[count($blocks) - 1][2]) + $this->pieces($lane, $blocks);
+
+        return $missing === 0 && $price($fewer) < $price($found) ? $fewer : $found;
+    }
+
+    /**
+     * What the pieces of a task cost: each that comes after another, and twice if it lies on another day.
+     *
+     * @param  list<array{int, int, int}>  $found
+     */
+    private function pieces(int $lane, array $found): int
+    {
+        $cost = 0;
+        for ($i = 1; $i < count($found); $i++) {
+            $cost += $this->free->days[$lane][$found[$i][0]] === $this->free->days[$lane][$found[$i - 1][0]] ? 1 : 2;
+        }
+
+        return $cost * $this->of->problem->pieceCost;
+    }
+
+    /**
+     * @param  int|null  $piece  the least minutes of each block; null: what the task says
      * @return array{list<array{int, int, int}>, int} window, start and end of each block, and the minutes without a place
      */
-    private function find(int $task, int $lane, int $left, int $from, int $until): array
+    private function find(int $task, int $lane, int $left, int $from, int $until, ?int $piece = null): array
     {
         $of = $this->of;
         $step = $of->problem->step;
-        $least = $of->least[$task];
+        $least = $piece ?? $of->least[$task];
         $most = $of->most[$task];
         $apart = isset($this->kept[$task]) ? [...$of->apart[$task], ...$this->kept[$task]] : $of->apart[$task];
         $limited = $of->limited[$task];

@@ -243,13 +243,14 @@ final readonly class Ways
         return $draft;
     }
 
-    /** The draft with a task that fares worse taken up again, as far as it is late, and nothing settled. */
+    /** The draft with a task that fares worse taken up again, as far as it is late (a pick that is not on its day: all of it), and nothing settled. */
     public function opened(Draft $draft, int $task): Draft
     {
         $open = clone $draft;
         $open->settled = [];
+        $isBroken = $this->former->broken($task, $draft->blocks[$task] ?? []) > 0;
         foreach ($draft->blocks[$task] ?? [] as [$start, $end]) {
-            if ($end > $this->former->until[$task]) {
+            if ($end > $this->former->until[$task] || $isBroken) {
                 $this->loosen($open, $task, $start, $end);
             }
         }
