@@ -16,14 +16,6 @@ final readonly class Ways
     /** Places that are tried where a block is taken out of the way. */
     private const PLACES = 2;
 
-    /** Groups of blocks that are tried, and what a block more in a group costs. */
-    private const GROUPS = 24;
-
-    private const PUSH = 20 * 480;
-
-    /** So many of those that can best wait are left out in turn. */
-    private const SKIPPED = 8;
-
     /**
      * @param  array<int, true>  $hit  tasks that move anyway: to move them further costs nobody anything
      * @param  array<int, true>  $fixed  tasks that nothing may push
@@ -105,77 +97,15 @@ final readonly class Ways
         $blocks = $waits = [];
         foreach ($this->candidates($draft, $task, $from, $until, PHP_INT_MAX) as $block) {
             $blocks[$block[1]] = $block;
-            $waits[$block[1]] = self::PUSH + $this->former->worse($block[0], $this->soonest($draft, $block[0], $block[2] - $block[1]));
+            $waits[$block[1]] = $this->former->worse($block[0], $this->soonest($draft, $block[0], $block[2] - $block[1]));
         }
-        ksort($blocks);
-        $groups = [...self::inRows($blocks, $waits, $minutes), ...self::bestToWait($blocks, $waits, $minutes)];
-        usort($groups, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-        foreach (array_slice($groups, 0, self::GROUPS) as [, $group]) {
+        foreach (Groups::among($blocks, $waits, $minutes) as $group) {
             $open = clone $draft;
             foreach ($group as [$other, $start, $end]) {
                 $this->push($open, $other, $start, $end);
             }
             yield $open;
         }
-    }
-
-    /**
-     * Blocks that lie one after another.
-     *
-     * @param  array<int, array{int, int, int}>  $blocks  by start
-     * @param  array<int, int>  $waits  what it costs that each waits
-     * @return list<array{int, list<array{int, int, int}>}>
-     */
-    private static function inRows(array $blocks, array $waits, int $minutes): array
-    {
-        $groups = [];
-        $blocks = array_values($blocks);
-        foreach (array_keys($blocks) as $i) {
-            $sum = $cost = 0;
-            $row = [];
-            for ($j = $i; isset($blocks[$j]) && $sum < $minutes; $j++) {
-                $row[] = $blocks[$j];
-                $sum += $blocks[$j][2] - $blocks[$j][1];
-                $cost += $waits[$blocks[$j][1]];
-                $groups[] = [$cost + self::missing($minutes, $sum), $row];
-            }
-        }
-
-        return $groups;
-    }
-
-    /**
-     * Those that can best wait for each of their minutes, wherever they lie.
-     *
-     * @param  array<int, array{int, int, int}>  $blocks  by start
-     * @param  array<int, int>  $waits
-     * @return list<array{int, list<array{int, int, int}>}>
-     */
-    private static function bestToWait(array $blocks, array $waits, int $minutes): array
-    {
-        $ranked = array_values($blocks);
-        usort($ranked, static fn (array $a, array $b): int => $waits[$a[1]] * ($b[2] - $b[1]) <=> $waits[$b[1]] * ($a[2] - $a[1]));
-        $groups = [];
-        for ($skipped = 0; $skipped < min(self::SKIPPED, count($ranked)); $skipped++) {
-            $sum = $cost = 0;
-            $group = [];
-            foreach (array_slice($ranked, $skipped) as $block) {
-                if ($sum >= $minutes) {
-                    break;
-                }
-                $group[] = $block;
-                $sum += $block[2] - $block[1];
-                $cost += $waits[$block[1]];
-            }
-            $groups[] = [$cost + self::missing($minutes, $sum), $group];
-        }
-
-        return $groups;
-    }
-
-    private static function missing(int $minutes, int $found): int
-    {
-        return intdiv(self::PUSH * 8 * max(0, $minutes - $found), max(1, $minutes));
     }
 
     /** When some minutes of a task could end in free time, by the length of the gaps alone. */
