@@ -179,53 +179,44 @@ function plus(time, minutes) {
 }
 
 const MORNING = [
-    '09:00–09:30 Call the Porto lender',
-    '09:30–09:50 Courier quotes, three crates',
-    '09:50–09:55 Wall texts, room 3',
-    '11:00–11:30 Ghent agreement: last clauses',
-    '11:30–12:00 Wall texts, room 4',
-    '12:00–12:30 Grant report: outcomes',
+    '09:00–09:05 Wall texts, room 3',
+    '09:05–10:00 Essay 2 corrections',
+    '11:00–11:30 Call the Porto lender',
+    '11:30–12:05 Essay 2 corrections',
+    '12:05–12:25 Courier quotes, three crates',
     '13:15–13:30 Reply to Maas Archive',
-    '14:00–14:30 Wall texts, room 4',
-    '14:30–15:00 Grant report: outcomes',
-    '15:45–16:10 Budget revision: freight lines',
-    '16:10–17:30 Ghent agreement: last clauses',
-    '17:30–18:15 Bicycle repair',
-    '18:15–18:30 Dentist: find a time',
+    '14:00–14:25 Budget revision: freight lines',
+    '14:25–14:55 Essay 2 corrections',
+    '15:45–16:45 Floor plan review',
+    '16:45–17:25 Case list for Wim',
+    '17:30–17:45 Dentist: find a time',
+    '17:45–18:15 Run, canal loop',
 ]
 
 const THURSDAY = [
-    '09:00–09:03 Call the Porto lender (done)',
-    '09:00–09:20 Courier quotes, three crates (part)',
-    '09:50–09:55 Wall texts, room 3 (passed)',
-    '11:00–11:05 Courier quotes, three crates (passed)',
-    '11:05–11:39 Ghent agreement: last clauses (done)',
-    '12:10–12:15 Courier quotes, three crates (passed)',
-    '12:15–12:20 Wall texts, room 3 (passed)',
-    '12:25–12:30 Courier quotes, three crates (passed)',
+    '09:00–09:03 Wall texts, room 3 (done)',
+    '09:00–09:55 Essay 2 corrections (part)',
+    '11:00–11:34 Call the Porto lender (done)',
+    '12:05–12:25 Courier quotes, three crates (passed)',
     '13:15–13:30 Reply to Maas Archive (part)',
-    '14:00–14:05 Courier quotes, three crates (passed)',
-    '14:30–15:00 Grant report: outcomes (passed)',
-    '15:45–16:10 Budget revision: freight lines (passed)',
-    '16:10–16:15 Wall texts, room 3 (passed)',
-    '17:00–17:30 Grant report: outcomes (passed)',
-    '17:30–18:00 Run, canal loop (passed)',
-    '18:15–18:30 Dentist: find a time (passed)',
+    '14:00–14:25 Budget revision: freight lines (passed)',
+    '14:25–14:45 Courier quotes, three crates (passed)',
+    '15:45–16:15 Essay 2 corrections (passed)',
+    '17:00–17:30 Essay 2 corrections (passed)',
+    '17:30–17:45 Dentist: find a time (passed)',
+    '17:45–18:15 Run, canal loop (passed)',
 ]
 
 const FRIDAY = [
-    '09:00–09:25 Budget revision: freight lines',
-    '09:25–09:30 Courier quotes, three crates',
-    '09:30–10:20 Wall texts, room 4',
-    '10:20–10:25 Wall texts, room 3',
-    '10:25–11:00 Grant report: outcomes',
-    '13:15–14:15 Porto insurance wording',
-    '14:15–14:45 Grant report: outcomes',
-    '14:45–15:25 Case list for Wim',
-    '15:30–16:25 Grant report: outcomes',
-    '16:30–17:30 Floor plan review',
-    '17:30–18:15 Bicycle repair',
-    '18:15–18:30 Dentist: find a time',
+    '09:00–11:00 Essay 2 corrections',
+    '12:00–12:25 Budget revision: freight lines',
+    '13:15–13:35 Courier quotes, three crates',
+    '13:35–14:15 Case list for Wim',
+    '14:15–15:15 Floor plan review',
+    '15:15–16:05 Grant report: outcomes',
+    '16:05–17:05 Object list: 14 loans',
+    '17:30–17:45 Dentist: find a time',
+    '17:45–18:15 Run, canal loop',
 ]
 
 for (const [name, hand] of [['by keys alone', keys], ['by pointer', pointer]]) {
@@ -233,7 +224,7 @@ for (const [name, hand] of [['by keys alone', keys], ['by pointer', pointer]]) {
         const day = await wholeDay(page, hand(page))
 
         expect(day.morning).toEqual(MORNING)
-        expect(day.done).toEqual(['Call the Porto lender', 'Ghent agreement: last clauses'])
+        expect(day.done).toEqual(['Wall texts, room 3', 'Call the Porto lender'])
         expect(day.blocked).toBe('Reply to Maas Archive')
         expect(day.thursday).toEqual(THURSDAY)
         expect(day.friday).toEqual(FRIDAY)
