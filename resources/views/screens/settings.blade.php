@@ -17,7 +17,7 @@
                     <x-field name="margin_percent" label="Margin, % of open time" :value="$user->margin_percent" inputmode="numeric" hint="kept free for surprises" />
                     <x-field name="deep_limit" label="Deep work, minutes a day at most" :value="$user->deep_limit" inputmode="numeric" />
                     <x-field name="least_piece" label="Shortest piece of work, minutes" :value="$user->least_piece" inputmode="numeric" hint="25 to 60; what takes an hour at most stays whole" />
-                    <x-field name="offer_anew" label="Offer to lay out anew from, minutes less late" :value="$user->offer_anew" inputmode="numeric" hint="by weight (1, 2, 4, 8; hard dates ten times); 0 never" />
+                    <x-field name="offer_anew" label="Offer a better plan from, minutes" :value="$user->offer_anew" inputmode="numeric" hint="less late by weight; 0 never" />
                     <x-field name="buffer_before" label="Free before a meeting, minutes" :value="$user->buffer_before" inputmode="numeric" />
                     <x-field name="buffer_after" label="Free after a meeting, minutes" :value="$user->buffer_after" inputmode="numeric" />
                     <x-field name="lunch_from" label="Lunch from" placeholder="none" maxlength="5" :value="$user->lunch_from === null ? '' : Stretch::clock($user->lunch_from)" />
