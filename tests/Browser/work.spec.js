@@ -71,8 +71,8 @@ test('a reminder comes to the page and as a notification of the browser, in one 
     })
     setClock('2026-03-11T12:11:00+00:00')
     await page.goto('/gather')
-    await expect(page.locator('.reminder')).toContainText('Wall texts, room 3')
-    expect(await page.evaluate(() => window.told)).toEqual(['Wall texts, room 3: Laid out for 12:15–12:20.'])
+    await expect(page.locator('.reminder')).toContainText('Reply to Maas Archive')
+    expect(await page.evaluate(() => window.told)).toEqual(['Reply to Maas Archive: Laid out for 12:15–12:30.'])
     const other = await context.newPage()
     await other.goto('/gather')
     await other.waitForTimeout(4000)
@@ -80,7 +80,7 @@ test('a reminder comes to the page and as a notification of the browser, in one 
     await other.close()
 
     await page.goto('/work')
-    await expect(page.locator('.reminder'), 'it stays over other pages').toContainText('Wall texts, room 3')
+    await expect(page.locator('.reminder'), 'it stays over other pages').toContainText('Reply to Maas Archive')
     expect(await page.evaluate(() => window.told)).toEqual([])
     await page.getByRole('button', { name: /Put away/ }).click()
     await expect(page.locator('.reminder')).toHaveCount(0)
@@ -100,7 +100,7 @@ test('a reminder whose answer comes while the page is being left is not lost', a
     await page.goto('/gather')
     await expect.poll(() => cut).toBeGreaterThan(0)
     await page.goto('/work')
-    await expect(page.locator('.reminder')).toContainText('Wall texts, room 3')
+    await expect(page.locator('.reminder')).toContainText('Reply to Maas Archive')
     await page.unrouteAll({ behavior: 'ignoreErrors' }) // a question may still be on its way
 })
 
