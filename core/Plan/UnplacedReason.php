@@ -21,4 +21,21 @@ enum UnplacedReason: string
 
     /** A habit that found no further day of its week. */
     case NoDayLeft = 'no_day_left';
+
+    /**
+     * Of a task that is no habit.
+     *
+     * @param  bool  $waits  for somebody's answer
+     * @param  bool  $mayBegin  all that comes before it has its place
+     * @param  bool  $isFree  any time of its hours is, from then on
+     */
+    public static function because(bool $waits, bool $mayBegin, bool $isFree): self
+    {
+        return match (true) {
+            $waits => self::Waiting,
+            ! $mayBegin => self::PredecessorUnplaced,
+            $isFree => self::NoGapLongEnough,
+            default => self::NoOpenTime,
+        };
+    }
 }

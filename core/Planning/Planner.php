@@ -43,6 +43,20 @@ final readonly class Planner
     /** The rules take quadratic time, so a problem of more tasks than this gets fewer of them. */
     private const MANY = 300;
 
+    /** Orders that may be laid out by default: of few tasks they take least, and are stuck most easily. */
+    private const FEW = 70;
+
+    private const EFFORT_FOR_FEW = 2400;
+
+    private const EFFORT = 1900;
+
+    private const LEAST = 40;
+
+    /** Tasks placed in all of them: beyond 400 tasks; and, times the tasks, beyond 1,000, where each takes longer to place. */
+    private const PLACED = 775_000;
+
+    private const PLACED_OF_MANY = 800_000_000;
+
     /** Of more tasks than this only the best of them is gone on with: each takes a second and more. */
     private const VERY_MANY = 600;
 
@@ -78,7 +92,7 @@ final readonly class Planner
         }
         $effort = $this->effort ?? self::effortFor($problem);
         $quick = $effort === 0 || ($problem->hasPrevious() && $problem->tempo !== Tempo::Eager && count($problem->tasks) > self::REPAIRED_AT_LEISURE); // a repair takes but one of them
-        $orders = $this->from === null ? $this->orders($compiled, $quick) : [$this->known($compiled, $this->from)];
+        $orders = $this->from === null ? $this->orders($compiled, $quick) : [(new UrgencyOrder($compiled))->asGiven($this->from)];
         $commitments = new Commitments($compiled, $orders[0], $habits->times);
         $out = array_fill_keys($commitments->without, true);
         $orders = array_map(static fn (array $order): array => array_values(array_filter($order, static fn (int $task): bool => ! isset($out[$task]))), $orders);
@@ -101,7 +115,11 @@ final readonly class Planner
     {
         $tasks = max(1, count($problem->tasks));
 
-        return $problem->hasPrevious() ? (int) (self::EFFORT_TO_REPAIR * min(1.0, self::REPAIRED_AT_LEISURE / $tasks) ** 3) : min(2400, max(1900, intdiv(144_000, $tasks)), intdiv(775_000, $tasks), max(40, intdiv(800_000_000, $tasks ** 2)));
+        if ($problem->hasPrevious()) {
+            return (int) (self::EFFORT_TO_REPAIR * min(1.0, self::REPAIRED_AT_LEISURE / $tasks) ** 3);
+        }
+
+        return min($tasks <= self::FEW ? self::EFFORT_FOR_FEW : self::EFFORT, intdiv(self::PLACED, $tasks), max(self::LEAST, intdiv(self::PLACED_OF_MANY, $tasks ** 2)));
     }
 
     /**
@@ -121,25 +139,6 @@ final readonly class Planner
         $fresh = [$base, (new OrderSearch($compiled, $base))->best($orders, $effort)];
 
         return $calm !== null && Sequence::costOf(...$calm) <= Sequence::costOf(...$fresh) ? $calm : $fresh;
-    }
-
-    /**
-     * @param  list<string>  $from
-     * @return list<int> that order; what it does not know comes last
-     */
-    private function known(Compiled $compiled, array $from): array
-    {
-        $places = array_flip($from);
-        $wanted = $compiled->sorted();
-        usort($wanted, static fn (int $a, int $b): int => ($places[$compiled->ids[$a]] ?? PHP_INT_MAX) <=> ($places[$compiled->ids[$b]] ?? PHP_INT_MAX));
-        $order = [];
-        foreach ($wanted as $task) {
-            foreach ([...array_filter($compiled->sorted(), static fn (int $before): bool => isset($compiled->allPredecessors[$task][$before])), $task] as $one) {
-                $order[$one] = $one; // what must be finished first comes along where it does not yet
-            }
-        }
-
-        return array_values($order);
     }
 
     /** @return non-empty-list<list<int>> orders that the rules give, the best first */

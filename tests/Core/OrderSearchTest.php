@@ -33,13 +33,13 @@ final class OrderSearchTest extends TestCase
         $table = new Timetable($compiled);
         $table->placeWhole(0);
         $clone = clone $table;
-        $before = serialize([$table->free->starts, $table->free->ends, $table->cost]);
+        $before = serialize([$table->room->free->starts, $table->room->free->ends, $table->cost]);
         foreach ([1, 2, 3] as $task) {
             $clone->finish += array_fill(0, 8, $compiled->problem->now);
             $clone->placeWhole($task);
         }
 
-        self::assertSame($before, serialize([$table->free->starts, $table->free->ends, $table->cost]));
+        self::assertSame($before, serialize([$table->room->free->starts, $table->room->free->ends, $table->cost]));
         self::assertFalse($clone->isLike($table));
     }
 
@@ -55,7 +55,7 @@ final class OrderSearchTest extends TestCase
             foreach ($problem->previous as $block) {
                 $task = $compiled->index[$block->task];
                 $start = $problem->aligned($block->time->start);
-                if ($table->accepts($task, $start, $start + 30)) {
+                if ($table->room->accepts($task, $start, $start + 30)) {
                     $table->keep($task, $start, $start + 30);
                     $kept[] = $task;
                 }

@@ -37,7 +37,7 @@ final class TimetableTest extends TestCase
                 } elseif ($table->placeWithin($task, $compiled->problem->now, $compiled->problem->end)) {
                     $taken[$task] = $table->keptOf($task);
                 }
-                self::check($compiled, $table->free, $taken);
+                self::check($compiled, $table->room->free, $taken);
             }
         });
     }

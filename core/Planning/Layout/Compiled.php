@@ -181,6 +181,32 @@ final readonly class Compiled
         return $this->cost($task, max($this->release[$task], $this->problem->now) + $this->minutes[$task]);
     }
 
+    /**
+     * Minutes of the last plan, from now on, at which a task does not lie any more.
+     *
+     * @param  list<array{int, int}>  $now  where it lies
+     */
+    public function moved(int $task, array $now): int
+    {
+        $moved = 0;
+        foreach ($this->previousBlocks[$task] ?? [] as [$start, $end]) {
+            $moved += $end - $start;
+            foreach ($now as [$from, $until]) {
+                $moved -= max(0, min($end, $until) - max($start, $from));
+            }
+        }
+
+        return $moved;
+    }
+
+    /** Of so many minutes that are left of a task those to lay where some are wanted: whole steps, with a rest that makes a block. */
+    public function share(int $task, int $wanted, int $left): int
+    {
+        $share = intdiv(max(0, min($wanted, $left)), $this->problem->step) * $this->problem->step;
+
+        return $share < $left && $left - $share < $this->least[$task] ? $left - $this->least[$task] : $share;
+    }
+
     /** @return list<int> all tasks, predecessors first and otherwise as they are given */
     public function sorted(): array
     {

@@ -8,34 +8,38 @@ namespace Nekto\Core\Planning\Layout;
 final class Keeping
 {
     /**
-     * True if it is still free, long enough, and no more than the task needs, with a rest that can be laid in blocks of
-     * its own.
+     * True if it is still free, long enough, with what touches it not too long, and no more than the task needs.
      *
-     * @param  int  $rest  minutes of the task that are left beside it and what was kept before
+     * @param  list<array{int, int}>  $own  what lies already of the task, beside anchored blocks
+     * @param  int  $rest  minutes of the task that are left beside it and those
      */
-    public static function allows(Compiled $of, Timetable $table, int $task, int $start, int $end, int $rest): bool
+    public static function allows(Compiled $of, Room $room, array $own, int $task, int $start, int $end, int $rest): bool
     {
-        $length = $end - $start;
-        if ($of->barred[$task] || $length < $of->least[$task] || ($rest !== 0 && $rest < $of->least[$task])) {
-            return false;
-        }
+        return ! $of->barred[$task] && $end - $start >= $of->least[$task] && $rest >= 0
+            && self::run([...$of->apart[$task], ...$own], $start, $end) <= $of->most[$task] && $room->accepts($task, $start, $end);
+    }
 
-        return self::run([...$of->apart[$task], ...$table->keptOf($task)], $start, $end) <= $of->most[$task] && $table->accepts($task, $start, $end);
+    /** The same, with a rest that can be laid in blocks of its own. */
+    public static function leavesWhole(Compiled $of, Timetable $table, int $task, int $start, int $end): bool
+    {
+        $rest = $of->minutes[$task] - $table->keptMinutes($task) - ($end - $start);
+
+        return ($rest === 0 || $rest >= $of->least[$task]) && self::allows($of, $table->room, $table->keptOf($task), $task, $start, $end, $rest);
     }
 
     /**
      * Minutes of a block together with what touches it.
      *
-     * @param  list<array{int, int}>  $others
+     * @param  list<array{int, int}>  $others  of the same task, none over another
      */
-    private static function run(array $others, int $start, int $end): int
+    public static function run(array $others, int $start, int $end): int
     {
-        sort($others);
-        foreach ([...$others, ...array_reverse($others)] as [$from, $until]) {
-            if ($from <= $end && $until >= $start) {
-                $start = min($start, $from);
-                $end = max($end, $until);
-            }
+        count($others) > 1 && sort($others);
+        foreach ($others as [$from, $until]) {
+            $end = $from === $end ? $until : $end;
+        }
+        for ($i = count($others) - 1; $i >= 0; $i--) {
+            $start = $others[$i][1] === $start ? $others[$i][0] : $start;
         }
 
         return $end - $start;

@@ -52,15 +52,8 @@ final readonly class PlanBuilder
 
     private function reason(Timetable $table, int $task): UnplacedReason
     {
-        if ($this->of->barred[$task]) {
-            return UnplacedReason::Waiting;
-        }
         $from = $table->earliest($task);
 
-        return match (true) {
-            $from === null => UnplacedReason::PredecessorUnplaced,
-            $table->hasFreeTime($task, $from) => UnplacedReason::NoGapLongEnough,
-            default => UnplacedReason::NoOpenTime,
-        };
+        return UnplacedReason::because($this->of->barred[$task], $from !== null, $from !== null && $table->hasFreeTime($task, $from));
     }
 }

@@ -13,9 +13,7 @@ final class Timetable
     /** A day later is too late to get the time a task would rather have. */
     private const WORTH_WAITING = 1440;
 
-    public FreeWindows $free;
-
-    private DayUse $use;
+    public Room $room;
 
     /** Two timetables that differ here have different time taken. */
     private int $mark = 0;
@@ -37,20 +35,18 @@ final class Timetable
 
     public function __construct(private readonly Compiled $of)
     {
-        $this->free = new FreeWindows($of->lanes);
-        $this->use = new DayUse($of->lanes, $of->problem->step);
+        $this->room = new Room($of);
     }
 
     public function __clone()
     {
-        $this->free = clone $this->free;
-        $this->use = clone $this->use;
+        $this->room = clone $this->room;
     }
 
     /** True if whatever is placed from here on is placed alike: the same time is free and the same is used. */
     public function isLike(self $other): bool
     {
-        return $this->mark === $other->mark && $this->free->areLike($other->free) && $this->use->isLike($other->use);
+        return $this->mark === $other->mark && $this->room->isLike($other->room);
     }
 
     /**
@@ -148,8 +144,7 @@ final class Timetable
         foreach ([...$of->apart[$task], ...$this->kept[$task] ?? []] as [$start, $end]) {
             $share -= $start >= $from && $end <= $until ? $end - $start : 0;
         }
-        $share = intdiv(max(0, min($share, $left)), $of->problem->step) * $of->problem->step;
-        $share = $share < $left && $left - $share < $of->least[$task] ? $left - $of->least[$task] : $share;
+        $share = $of->share($task, $share, $left);
         if ($share <= 0) {
             return 0;
         }
@@ -195,30 +190,19 @@ final class Timetable
     /** Leaves a block of the last plan where it is. It must be accepted there. */
     public function keep(int $task, int $start, int $end): void
     {
-        $lane = $this->of->lane[$task];
-        $this->take($task, $lane, (int) $this->free->around($lane, $start, $end), $start, $end);
+        $this->mark += $end * $end - $start * $start;
+        $this->room->takeFor($task, $start, $end);
         $this->kept[$task][] = [$start, $end];
     }
 
     /** Takes what was kept of a task away again. */
     public function giveBack(int $task): void
     {
-        $lane = $this->of->lane[$task];
         foreach ($this->kept[$task] ?? [] as [$start, $end]) {
-            $this->free->giveBack($lane, $start, $end);
-            $this->use->add($lane, $this->of->problem->zone->dayOf($start)->number, $this->of->deep[$task], $start - $end);
+            $this->room->giveBack($task, $start, $end);
             $this->mark -= $end * $end - $start * $start;
         }
         unset($this->kept[$task], $this->finish[$task]);
-    }
-
-    /** True if that time is free in the task's hours and its day is under its limits. */
-    public function accepts(int $task, int $start, int $end): bool
-    {
-        $lane = $this->of->lane[$task];
-        $window = $this->free->around($lane, $start, $end);
-
-        return $window !== null && $this->use->room($lane, $this->free->days[$lane][$window], $this->of->deep[$task]) >= $end - $start;
     }
 
     /** Minutes of a task that were kept. */
@@ -252,7 +236,7 @@ final class Timetable
     /** True if the task's hours have any free time from that moment on. */
     public function hasFreeTime(int $task, int $from): bool
     {
-        return $this->free->isAnyFrom($this->of->lane[$task], $from);
+        return $this->room->free->isAnyFrom($this->of->lane[$task], $from);
     }
 
     /** The first moment of the grid at which a task may begin; null if something keeps it out altogether. */
@@ -284,7 +268,7 @@ final class Timetable
     {
         $of = $this->of;
         $lane = $of->lane[$task];
-        if ($of->limited[$task] && $this->use->most($lane, $of->deep[$task]) < $left) {
+        if ($of->limited[$task] && $this->room->use->most($lane, $of->deep[$task]) < $left) {
             return [$lane, [], $left]; // no need to look: all days are too full for it
         }
         [$found, $missing] = $this->find($task, $lane, $left, $from, $until);
@@ -332,7 +316,7 @@ final class Timetable
     {
         $cost = 0;
         for ($i = 1; $i < count($found); $i++) {
-            $cost += $this->free->days[$lane][$found[$i][0]] === $this->free->days[$lane][$found[$i - 1][0]] ? 1 : 2;
+            $cost += $this->room->free->days[$lane][$found[$i][0]] === $this->room->free->days[$lane][$found[$i - 1][0]] ? 1 : 2;
         }
 
         return $cost * $this->of->problem->pieceCost;
@@ -350,10 +334,10 @@ final class Timetable
         $most = $of->most[$task];
         $apart = isset($this->kept[$task]) ? [...$of->apart[$task], ...$this->kept[$task]] : $of->apart[$task];
         $limited = $of->limited[$task];
-        $starts = $this->free->starts[$lane];
-        $ends = $this->free->ends[$lane];
+        $starts = $this->room->free->starts[$lane];
+        $ends = $this->room->free->ends[$lane];
         $count = count($starts);
-        $i = $this->free->firstFrom($lane, $from, $of->useful[$lane]);
+        $i = $this->room->free->firstFrom($lane, $from, $of->useful[$lane]);
         $last = $day = -1;
         $run = $free = 0;
         $found = [];
@@ -369,9 +353,9 @@ final class Timetable
                 $at = $start > $from ? $start : $from;
             }
             if ($limited) {
-                if ($this->free->days[$lane][$i] !== $day) {
-                    $day = $this->free->days[$lane][$i];
-                    $free = $this->use->room($lane, $day, $of->deep[$task]);
+                if ($this->room->free->days[$lane][$i] !== $day) {
+                    $day = $this->room->free->days[$lane][$i];
+                    $free = $this->room->use->room($lane, $day, $of->deep[$task]);
                 }
                 if ($free < $least) {
                     continue;
@@ -442,18 +426,11 @@ final class Timetable
         $laid = [];
         for ($i = count($found) - 1; $i >= 0; $i--) { // from the last, since a window that is cut in two moves the later ones
             [$window, $start, $end] = $found[$i];
-            $this->take($task, $lane, $window, $start, $end);
+            $this->mark += $end * $end - $start * $start;
+            $this->room->take($task, $lane, $window, $start, $end);
             $laid[] = [$start, $end];
         }
         $this->laid = count($laid) > 1 ? array_reverse($laid) : $laid;
-    }
-
-    private function take(int $task, int $lane, int $window, int $start, int $end): void
-    {
-        $this->mark += $end * $end - $start * $start;
-        $day = $this->free->days[$lane][$window];
-        $this->free->take($lane, $window, $start, $end);
-        $this->use->add($lane, $day, $this->of->deep[$task], $end - $start);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nekto\Core\Planning\Mending;
 
 use Nekto\Core\Planning\Layout\Compiled;
+use Nekto\Core\Planning\Layout\Keeping;
 use Nekto\Core\Planning\Promises\HabitTime;
 use Nekto\Core\Time\LocalDay;
 
@@ -45,12 +46,10 @@ final readonly class Broken
 
     private function keep(Draft $draft, int $task, int $start, int $end): bool
     {
-        $length = $end - $start;
         $habit = $this->habits[$task] ?? null;
-        if ($length > $this->of->minutes[$task] - self::kept($draft, $task) || $length < $this->of->least[$task]
-            || $start < max($this->of->release[$task] === $this->of->problem->frozenUntil ? $this->of->problem->first : $this->of->release[$task], $this->of->problem->first)
-            || $draft->run($task, $start, $end) > $this->of->most[$task] || ! $draft->accepts($task, $start, $end)
-            || ($habit !== null && ! $this->isFree($draft, $habit, $this->dayOf($start)))) {
+        $rest = $this->of->minutes[$task] - self::kept($draft, $task) - ($end - $start); // be it too short for a block: one can be lengthened by it
+        if ($start < ($this->of->problem->tasks[$task]->notBefore ?? 0) || ($habit !== null && ! $this->isFree($draft, $habit, $this->dayOf($start)))
+            || ! Keeping::allows($this->of, $draft->room, $draft->blocks[$task] ?? [], $task, $start, $end, $rest)) {
             return false;
         }
         $draft->keep($task, $start, $end);

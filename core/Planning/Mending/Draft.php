@@ -5,15 +5,13 @@ declare(strict_types=1);
 namespace Nekto\Core\Planning\Mending;
 
 use Nekto\Core\Planning\Layout\Compiled;
-use Nekto\Core\Planning\Layout\DayUse;
-use Nekto\Core\Planning\Layout\FreeWindows;
+use Nekto\Core\Planning\Layout\Keeping;
+use Nekto\Core\Planning\Layout\Room;
 
 /** A plan while it is mended: what lies where, and what has lost its place. A clone costs next to nothing until it changes. */
 final class Draft
 {
-    public FreeWindows $free;
-
-    public DayUse $use;
+    public Room $room;
 
     /** @var array<int, list<array{int, int}>> by task: its blocks beside anchored ones, by start */
     public array $blocks = [];
@@ -47,37 +45,18 @@ final class Draft
 
     public function __construct(private readonly Compiled $of)
     {
-        $this->free = new FreeWindows($of->lanes);
-        $this->use = new DayUse($of->lanes, $of->problem->step);
+        $this->room = new Room($of);
     }
 
     public function __clone()
     {
-        $this->free = clone $this->free;
-        $this->use = clone $this->use;
-    }
-
-    /** True if that time is free in the task's hours and its day is under its limits. */
-    public function accepts(int $task, int $start, int $end): bool
-    {
-        $lane = $this->of->lane[$task];
-        $window = $this->free->around($lane, $start, $end);
-
-        return $window !== null && $this->use->room($lane, $this->free->days[$lane][$window], $this->of->deep[$task]) >= $end - $start;
+        $this->room = clone $this->room;
     }
 
     /** Minutes of a block together with those of its task that touch it. */
     public function run(int $task, int $start, int $end): int
     {
-        $blocks = $this->blocks[$task] ?? [];
-        foreach ($blocks as [$from, $until]) {
-            $end = $from === $end ? $until : $end;
-        }
-        for ($i = count($blocks) - 1; $i >= 0; $i--) {
-            $start = $blocks[$i][1] === $start ? $blocks[$i][0] : $start;
-        }
-
-        return $end - $start;
+        return Keeping::run($this->blocks[$task] ?? [], $start, $end);
     }
 
     /** Minutes of the one block that it would become with what touches it on its day. */
@@ -101,7 +80,7 @@ final class Draft
     /** Leaves a block where the former plan has it. It must be accepted there. */
     public function keep(int $task, int $start, int $end): void
     {
-        $this->use($task, $start, $end);
+        $this->room->takeFor($task, $start, $end);
         $this->blocks[$task][] = [$start, $end];
         count($this->blocks[$task]) > 1 && sort($this->blocks[$task]);
     }
@@ -109,7 +88,8 @@ final class Draft
     /** Lays minutes of a task into free time of its hours. What they touch of its own becomes one block with them, unless midnight lies between. */
     public function lay(int $task, int $start, int $end): void
     {
-        $day = $this->use($task, $start, $end);
+        $this->room->takeFor($task, $start, $end);
+        $day = $this->dayOf($task, $start);
         $others = [];
         foreach ($this->blocks[$task] ?? [] as [$from, $until]) {
             if ($until === $start && $this->dayOf($task, $from) === $day) {
@@ -125,24 +105,10 @@ final class Draft
         $this->blocks[$task] = $others;
     }
 
-    /** @return int the number of its day */
-    private function use(int $task, int $start, int $end): int
-    {
-        $lane = $this->of->lane[$task];
-        $window = (int) $this->free->around($lane, $start, $end);
-        $day = $this->free->days[$lane][$window];
-        $this->free->take($lane, $window, $start, $end);
-        $this->use->add($lane, $day, $this->of->deep[$task], $end - $start);
-
-        return $day;
-    }
-
     /** Takes minutes of a task away, which lie within one of its blocks. */
     public function take(int $task, int $start, int $end): void
     {
-        $lane = $this->of->lane[$task];
-        $this->free->giveBack($lane, $start, $end);
-        $this->use->add($lane, $this->dayOf($task, $start), $this->of->deep[$task], $start - $end);
+        $this->room->giveBack($task, $start, $end);
         $rest = [];
         foreach ($this->blocks[$task] as [$from, $until]) {
             if ($until <= $start || $from >= $end) {

@@ -48,21 +48,14 @@ final readonly class Former
             $day = $known->pick === null ? null : $problem->zone->day(new LocalDay($known->pick));
             $days[] = $day === null || $day->end <= $problem->first ? null : [$day->start, $day->end];
             $there = $day === null ? 0 : self::within($times[$task] ?? [], $day->start, $day->end);
-            $share[] = $there > 0 ? min($known->minutes, $there) : self::share($known->minutes, min($known->minutes, $known->pickMinutes ?? $known->minutes), $of->least[$task]);
+            $wanted = $of->share($task, $known->pickMinutes ?? $known->minutes, $known->minutes);
+            $share[] = $there > 0 ? min($known->minutes, $there) : ($wanted < $of->least[$task] ? 0 : $wanted);
         }
         $this->late = $late;
         $this->end = $ends;
         $this->until = $until;
         $this->day = $days;
         $this->share = $share;
-    }
-
-    /** Minutes that are wanted on the day of a pick: no less than a piece, and what is left is one too. */
-    private static function share(int $minutes, int $wanted, int $least): int
-    {
-        $wanted = $wanted < $minutes ? min($wanted, $minutes - $least) : $wanted;
-
-        return $wanted < $least ? 0 : $wanted;
     }
 
     /** What it costs that a task ends then, beyond what it cost before. */
@@ -115,30 +108,12 @@ final readonly class Former
     /** Minutes that the former plan had of a task from now on. */
     public function minutes(int $task): int
     {
-        return array_sum(array_map(static fn (array $block): int => $block[1] - $block[0], $this->of->previousBlocks[$task] ?? []));
+        return $this->of->moved($task, []);
     }
 
     /** @param  list<array{int, int}>  $times */
     private static function within(array $times, int $start, int $end): int
     {
         return array_sum(array_map(static fn (array $time): int => max(0, min($end, $time[1]) - max($start, $time[0])), $times));
-    }
-
-    /**
-     * Minutes of the former plan at which a task does not lie any more.
-     *
-     * @param  list<array{int, int}>  $blocks
-     */
-    public function moved(int $task, array $blocks): int
-    {
-        $moved = 0;
-        foreach ($this->of->previousBlocks[$task] ?? [] as [$start, $end]) {
-            $moved += $end - $start;
-            foreach ([...$blocks, ...$this->of->apart[$task]] as [$from, $until]) {
-                $moved -= max(0, min($end, $until) - max($start, $from));
-            }
-        }
-
-        return $moved;
     }
 }

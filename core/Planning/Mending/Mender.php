@@ -59,7 +59,9 @@ final readonly class Mender
         $broken = (new Broken($of, $former, $places, $order, $habits, $this->fitting($of, $former, $order)))->draft();
         $ways = new Ways($of, $former, $places, $broken->loose, array_fill_keys(array_keys($habits), true));
 
-        return [(new Mending($ways, $order, $of))->mended($broken), $ways, $ways->least($broken)];
+        $least = $ways->least($broken);
+
+        return [(new Mending($ways, $order, $of, $least))->mended($broken), $ways, $least];
     }
 
     /**
@@ -118,18 +120,11 @@ final readonly class Mender
 
     private function reason(Draft $draft, int $task): UnplacedReason
     {
-        if ($this->of->barred[$task]) {
-            return UnplacedReason::Waiting;
-        }
         if (isset($this->habits[$this->of->ids[$task]])) {
             return UnplacedReason::NoDayLeft;
         }
-        foreach ($this->of->predecessors[$task] as $before) {
-            if (isset($draft->lost[$before])) {
-                return UnplacedReason::PredecessorUnplaced;
-            }
-        }
+        $lost = array_intersect_key($draft->lost, array_flip($this->of->predecessors[$task]));
 
-        return $draft->free->isAnyFrom($this->of->lane[$task], $this->of->release[$task]) ? UnplacedReason::NoGapLongEnough : UnplacedReason::NoOpenTime;
+        return UnplacedReason::because($this->of->barred[$task], $lost === [], $draft->room->free->isAnyFrom($this->of->lane[$task], $this->of->release[$task]));
     }
 }

@@ -44,11 +44,11 @@ final class Mending
     /** What the search must be better than; null: anything is better than nothing. */
     private ?Draft $former = null;
 
-    /** What fares worse in any case. */
-    private int $least = 0;
-
-    /** @param  list<int>  $order  by urgency, predecessors first */
-    public function __construct(private readonly Ways $ways, private readonly array $order, private readonly Compiled $of) {}
+    /**
+     * @param  list<int>  $order  by urgency, predecessors first
+     * @param  int  $least  what fares worse in any case, in twentieths of a weighted minute
+     */
+    public function __construct(private readonly Ways $ways, private readonly array $order, private readonly Compiled $of, private readonly int $least) {}
 
     /** The draft with a place for everything loose that can have one. */
     public function mended(Draft $broken): Draft
@@ -56,7 +56,6 @@ final class Mending
         if ($broken->loose === []) {
             return $broken;
         }
-        $this->least = $this->ways->least($broken);
         $found = $this->intoFree($broken);
         $starts = [self::name($found) => $found];
         foreach (self::DRAFTS as $pushes => $drafts) {

@@ -31,11 +31,11 @@ final readonly class Places
     public function gaps(Draft $draft, int $task, int $from, int $until): array
     {
         $lane = $this->of->lane[$task];
-        [$starts, $ends, $days] = [$draft->free->starts[$lane], $draft->free->ends[$lane], $draft->free->days[$lane]];
+        [$starts, $ends, $days] = [$draft->room->free->starts[$lane], $draft->room->free->ends[$lane], $draft->room->free->days[$lane]];
         $limited = $this->of->limited[$task];
         $gaps = [];
         $day = $room = -1;
-        for ($i = $draft->free->firstFrom($lane, $from, 1), $count = count($starts); $i < $count && $starts[$i] < $until; $i++) {
+        for ($i = $draft->room->free->firstFrom($lane, $from, 1), $count = count($starts); $i < $count && $starts[$i] < $until; $i++) {
             $start = $starts[$i] > $from ? $starts[$i] : $from;
             $end = $ends[$i] < $until ? $ends[$i] : $until;
             if ($end <= $start) {
@@ -45,7 +45,7 @@ final readonly class Places
             if ($limited) {
                 if ($days[$i] !== $day) {
                     $day = $days[$i];
-                    $room = $draft->use->room($lane, $day, $this->of->deep[$task]);
+                    $room = $draft->room->use->room($lane, $day, $this->of->deep[$task]);
                 }
                 $most = $room < $most ? $room : $most;
             }
@@ -106,7 +106,7 @@ final readonly class Places
         foreach ($gaps as [$start, $end]) {
             $day = $this->of->lanes->dayOf($lane, $start);
             while ($minutes > 0 && $end > $start) {
-                $room = $this->of->limited[$task] ? $draft->use->room($lane, $day, $this->of->deep[$task]) : PHP_INT_MAX;
+                $room = $this->of->limited[$task] ? $draft->room->use->room($lane, $day, $this->of->deep[$task]) : PHP_INT_MAX;
                 $most = min($minutes, $end - $start, $room);
                 $take = $this->piece($draft, $task, $minutes, $start, $most);
                 if ($take === 0) {

@@ -22,14 +22,15 @@ final readonly class Ways
      */
     public function __construct(private Compiled $of, private Former $former, private Places $places, private array $hit, private array $fixed = []) {}
 
-    /** What fares worse in any case: what is loose, had it all open time to itself. */
+    /** What fares worse in any case: what is loose, had it all open time of its hours to itself, whatever its pieces. */
     public function least(Draft $broken): int
     {
         $least = 0;
+        $open = $this->of->lanes->open;
         foreach (array_keys($broken->loose) as $task) {
-            $alone = new Draft($this->of);
-            $missing = $this->places->spread($alone, $task, $this->of->minutes[$task], $this->places->gaps($alone, $task, $this->of->release[$task], $this->of->problem->end));
-            $least += $missing > 0 ? 0 : $this->former->worse($task, $alone->end($task)); // what does not fit in this way may fit in another
+            $lane = $this->of->lane[$task];
+            $step = intdiv($open->minutes($lane, $this->of->release[$task]) + $this->of->minutes[$task], $this->of->problem->step);
+            $least += $this->former->worse($task, $open->over[$lane][$step] ?? $this->of->problem->end);
         }
 
         return $least;
@@ -135,7 +136,7 @@ final readonly class Ways
             }
             $back = $this->former->minutes($task) === $minutes;
             foreach ($this->of->previousBlocks[$task] ?? [] as [$start, $end]) {
-                $back = $back && $way->accepts($task, $start, $end);
+                $back = $back && $way->room->accepts($task, $start, $end);
                 $back && $way->keep($task, $start, $end);
                 $way->minutes -= $end - $start;
             }
@@ -165,7 +166,7 @@ final readonly class Ways
             $draft->fares[$task] = $this->former->broken($task, $blocks)
                 + (isset($draft->lost[$task]) ? $this->former->without($task, $draft->lost[$task]) : $this->former->worse($task, $draft->end($task)));
             $draft->worse += $draft->fares[$task];
-            $moved = $this->former->moved($task, $blocks);
+            $moved = $this->of->moved($task, [...$blocks, ...$this->of->apart[$task]]);
             $draft->minutes += $moved;
             $moved === 0 || isset($this->hit[$task]) || $draft->pushed[$task] = true;
         }
@@ -189,6 +190,7 @@ final readonly class Ways
         return $open;
     }
 
+    /** With what is loose of a task left without a place, and what comes after it too. */
     public function givenUp(Draft $draft, int $task): Draft
     {
         $way = clone $draft;
@@ -329,7 +331,7 @@ final readonly class Ways
             if (in_array([$start, $end], $draft->blocks[$task] ?? [], true)) {
                 continue;
             }
-            if ($start < $from || ! $way->accepts($task, $start, $end)) {
+            if ($start < $from || ! $way->room->accepts($task, $start, $end)) {
                 return null;
             }
             $way->keep($task, $start, $end);
@@ -397,7 +399,7 @@ final readonly class Ways
         $gaps = $this->places->gaps($open, $task, max($from, $day->start), min($until, $day->end));
         $places = $this->places->whole($open, $task, $minutes, $gaps, PHP_INT_MAX);
         foreach ([[$start, $start + $minutes], [$end - $minutes, $end]] as $place) {
-            if ($place[0] >= $from && $place[1] <= $until && $open->accepts($task, ...$place) && $this->places->fits($open, $task, ...$place)) {
+            if ($place[0] >= $from && $place[1] <= $until && $open->room->accepts($task, ...$place) && $this->places->fits($open, $task, ...$place)) {
                 $places[] = $place;
             }
         }

@@ -135,10 +135,33 @@ final readonly class UrgencyOrder
     public function byDueDate(): array
     {
         [$dues] = $this->effectiveDues();
-        asort($dues);
+
+        return $this->byRank($dues);
+    }
+
+    /**
+     * Tasks in a given order, as far as predecessors allow; those it does not name come last.
+     *
+     * @param  list<string>  $ids
+     * @return list<int>
+     */
+    public function asGiven(array $ids): array
+    {
+        $places = array_flip($ids);
+
+        return $this->byRank(array_map(static fn (string $id): float => (float) ($places[$id] ?? PHP_INT_MAX), $this->of->ids));
+    }
+
+    /**
+     * @param  array<int, float>  $ranks  by task
+     * @return list<int> the lowest first, but each after all it comes after
+     */
+    private function byRank(array $ranks): array
+    {
+        asort($ranks);
         $order = $done = [];
-        foreach (array_keys($dues) as $task) {
-            $this->append($task, $dues, $order, $done);
+        foreach (array_keys($ranks) as $task) {
+            $this->append($task, $ranks, $order, $done);
         }
 
         return $order;

@@ -233,8 +233,7 @@ final class Commitments
 
     private function keep(int $task, int $start, int $end): void
     {
-        $rest = $this->of->minutes[$task] - $this->table->keptMinutes($task) - ($end - $start);
-        if (Keeping::allows($this->of, $this->table, $task, $start, $end, $rest)) {
+        if (Keeping::leavesWhole($this->of, $this->table, $task, $start, $end)) {
             $this->table->keep($task, $start, $end);
         }
     }

@@ -10,10 +10,10 @@ use Nekto\Core\Planning\Layout\Timetable;
 use Nekto\Core\Planning\Order\OrderSearch;
 
 /**
- * Plans again from a previous plan where moving work may pay: every block that still may lie where it lay is kept, the rest is laid around
- * them. Where a task then fares worse than in the previous plan, neighbours in time that stand in its way and could well
- * wait give up their places, as long as that saves more than the moved minutes cost; whoever did so needlessly gets its
- * place back. What the previous plan was content with is no reason to move anything: a task that does better than before
+ * Plans again from a previous plan where moving work may pay: every block that still may lie where it lay is kept, the
+ * rest is laid around them. Where a task then fares worse than in the previous plan, neighbours in time that stand in its
+ * way and could well wait give up their places, as long as that saves more than the moved minutes cost; whoever did so
+ * needlessly gets its place back. What the previous plan was content with is no reason to move anything: a task that does better than before
  * counts as if it did as well as before.
  */
 final class Repair
@@ -145,8 +145,7 @@ final class Repair
     private function keep(int $task): void
     {
         foreach ($this->of->previousBlocks[$task] ?? [] as [$start, $end]) {
-            $rest = $this->of->minutes[$task] - $this->kept->keptMinutes($task) - ($end - $start);
-            if ($start >= $this->of->release[$task] && $this->isAfterKept($task, $start) && Keeping::allows($this->of, $this->kept, $task, $start, $end, $rest)) {
+            if ($start >= $this->of->release[$task] && $this->isAfterKept($task, $start) && Keeping::leavesWhole($this->of, $this->kept, $task, $start, $end)) {
                 $this->kept->keep($task, $start, $end);
             }
         }
@@ -248,7 +247,7 @@ final class Repair
             $ends[$task] = $table->last;
             $value += $this->damageOf($task, $table->last) - $this->least[$task];
             if (isset($this->of->previousBlocks[$task])) {
-                $value += $this->price * $this->moved($task, [...$table->keptOf($task), ...$table->laid]);
+                $value += $this->price * $this->of->moved($task, [...$table->keptOf($task), ...$table->laid]);
             }
             if ($value > $limit && ! $this->mayLoosenMore($table, $order, count($ends))) {
                 return [null, $value, null];
@@ -280,24 +279,6 @@ final class Repair
         }
 
         return false;
-    }
-
-    /**
-     * Minutes of the last plan at which a task no longer lies.
-     *
-     * @param  list<array{int, int}>  $now
-     */
-    private function moved(int $task, array $now): int
-    {
-        $moved = 0;
-        foreach ($this->of->previousBlocks[$task] ?? [] as [$start, $end]) {
-            $moved += $end - $start;
-            foreach ($now as [$from, $until]) {
-                $moved -= max(0, min($end, $until) - max($start, $from));
-            }
-        }
-
-        return $moved;
     }
 
     /** What a task costs, and no less than in the last plan. */
