@@ -16,8 +16,6 @@ use App\Rows\RowMapper;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Day\DayProposal;
-use Nekto\Core\Hours\Stretch;
-use Nekto\Core\Time\Grid;
 use Nekto\Core\Time\LocalDay;
 
 /** Makes a change that was worked out; also within a Trial, where it is looked at first. */
@@ -48,19 +46,14 @@ final readonly class MakeChange
         if ($set === null || $stretches === []) {
             return;
         }
-        $last = array_pop($stretches);
-        $stretches[] = new Stretch($last->from, min(1440, $last->to + $minutes));
-        $set->exceptions()->updateOrCreate(['date' => $day->asString()], ['stretches' => array_map(
-            static fn (Stretch $one): array => [Stretch::clock($one->from), Stretch::clock($one->to)],
-            $stretches,
-        )]);
+        $last = end($stretches)->to;
+        $last < 1440 && OpenHours::on($set, $day, $last, $minutes);
     }
 
     private function cut(User $user, Change $change, CarbonImmutable $now): void
     {
         foreach ($user->tasks()->whereKey($change->tasks)->with('user')->get() as $task) {
-            $by = min($change->minutes, $task->minutesToPlan($now) - Grid::STEP);
-            $this->door->change($task, ['estimate' => max(Grid::STEP, (int) $task->estimate - $by)], $now);
+            $this->door->change($task, CutBy::columns($task, $change->minutes, $now), $now);
         }
     }
 

@@ -145,6 +145,12 @@ final class Block extends Model
         return $this->getAttributes()['starts_at'] <= $now->utc()->toDateTimeString();
     }
 
+    /** The person fixed it, and now a meeting lies on it. */
+    public function clashesWith(Occurrence $meeting): bool
+    {
+        return $this->anchored && $meeting->blocks() && $meeting->starts_at < $this->ends_at && $meeting->ends_at > $this->starts_at;
+    }
+
     /** What a form sends along, so that a change made elsewhere meanwhile is noticed. */
     public function mark(): string
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
+use App\Models\User;
 use Nekto\Core\Plan\Move;
 use Nekto\Core\Plan\Plan;
 use Nekto\Core\Plan\PlanDifference;
@@ -28,6 +29,18 @@ final readonly class Anew
         $moved = array_map(static fn (Move $move): string => $move->task, array_filter((new PlanDifference($problem, $then))->moves(), static fn (Move $move): bool => $move->from !== null));
 
         return new self(self::late($problem, $now) - self::late($problem, $then), count(array_unique($moved)));
+    }
+
+    /** Where nothing is laid out. */
+    public static function nothing(): self
+    {
+        return new self(0, 0);
+    }
+
+    /** True if it would be so much better that the person wants to hear of it. */
+    public function isOffered(User $user): bool
+    {
+        return $user->offer_anew > 0 && $this->less >= $user->offer_anew;
     }
 
     /** @throws \JsonException if it is not what asText() wrote */

@@ -9,7 +9,7 @@ use App\Rows\PastRatios;
 use App\Rows\Slacks;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Estimate\Correction;
 use Nekto\Core\Estimate\Pair;
@@ -38,13 +38,19 @@ final readonly class Prospects
 
     public function slacks(User $user, CarbonImmutable $now): Slacks
     {
+        return $this->kept($user, $now)[0];
+    }
+
+    /** @return array{Slacks, Anew|null} and what laying everything out anew would do, as the worker found out; null where it has not yet */
+    public function kept(User $user, CarbonImmutable $now): array
+    {
         $kept = DB::table('prospects')->where('user_id', $user->id)->first();
         if ($kept !== null) {
-            return Slacks::read($kept->slacks, $kept->late);
+            return [Slacks::read($kept->slacks, $kept->late), is_string($kept->anew) ? Anew::read($kept->anew) : null];
         }
         $problem = $this->problems->load($user, $now)->problem;
 
-        return self::keep($user, $problem, $problem->previous === [] && $problem->anchored === [] ? $this->planner->plan($problem) : self::plan($problem)); // where nothing is laid out yet, as it would be
+        return [self::keep($user, $problem, $problem->previous === [] && $problem->anchored === [] ? $this->planner->plan($problem) : self::plan($problem)), null]; // where nothing is laid out yet, as it would be
     }
 
     /** The plan as it is laid out. */
@@ -85,34 +91,22 @@ final readonly class Prospects
         return is_string($kept) ? (array) json_decode($kept, true) : null;
     }
 
-    /** What laying everything out anew would do to the plan as it is, as the worker found out; null where it has not yet. */
-    public function anew(User $user): ?Anew
+    /** @return Collection<int, User> accounts that want a better plan offered and whose plan changed since one was looked for */
+    public static function unlooked(): Collection
     {
-        $kept = DB::table('prospects')->where('user_id', $user->id)->value('anew');
-
-        return is_string($kept) ? Anew::read($kept) : null;
+        return User::query()->where('offer_anew', '>', 0)->whereIn('id', DB::table('prospects')->whereNull('anew')->select('user_id'))->get();
     }
 
-    /** Accounts whose plan changed since that was found out. */
-    public static function unlooked(): Builder
-    {
-        return DB::table('prospects')->whereNull('anew')->select('user_id');
-    }
-
-    /** Finds that out, for whoever wants it offered. It takes as long as laying out does, so no page waits for it. */
+    /** Looks for it. That takes as long as laying out does, so no page waits for it; a plan that changes meanwhile is looked at again. */
     public function lookAnew(User $user, CarbonImmutable $now): void
     {
-        if ($user->offer_anew === 0 || self::unlooked()->where('user_id', $user->id)->doesntExist()) {
-            return;
-        }
+        $kept = DB::table('prospects')->where('user_id', $user->id)->value('slacks');
         $rows = $this->problems->read($user, $now);
         $calm = $this->problems->problem($rows);
-        if (! $calm->problem->hasPrevious()) {
-            return;
-        }
-        $fresh = $this->problems->problem($rows, afresh: true)->problem;
-        $anew = Anew::between($calm->problem, self::plan($calm->problem), $this->planner->plan($fresh));
-        DB::table('prospects')->where('user_id', $user->id)->update(['anew' => $anew->asText()]);
+        $anew = $calm->problem->hasPrevious()
+            ? Anew::between($calm->problem, self::plan($calm->problem), $this->planner->plan($this->problems->problem($rows, afresh: true)->problem))
+            : Anew::nothing();
+        DB::table('prospects')->where('user_id', $user->id)->where('slacks', $kept)->update(['anew' => $anew->asText()]);
     }
 
     /**

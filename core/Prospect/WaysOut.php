@@ -66,14 +66,15 @@ final readonly class WaysOut
 
     /**
      * @param  Plan|null  $plan  as it is laid out, to begin from; null: one is made
+     * @param  DuePoint|null  $crunch  the one to get out of, where it is known; null: the first
      * @param  int  $margin  % of open time that a load line keeps free: so much of extra hours is not worked
      */
-    public function __construct(private PlanningProblem $problem, ?Plan $plan = null, private int $margin = 0)
+    public function __construct(private PlanningProblem $problem, ?Plan $plan = null, private int $margin = 0, ?DuePoint $crunch = null)
     {
         $alone = $problem->with(previous: []);
         $this->planner = new Planner(max(self::LEAST_EFFORT, min(self::MOST_EFFORT, intdiv(self::EFFORT, max(1, count($problem->tasks))))), self::order($problem, $plan ?? (new Planner(effort: 0))->plan($alone)));
         $this->now = new Outcome($alone, $this->planner->plan($alone));
-        $this->crunch = (new Feasibility($problem))->firstCrunch();
+        $this->crunch = $crunch ?? (new Feasibility($problem))->firstCrunch();
         $until = $this->crunch->due ?? $problem->end;
         $finished = 0;
         foreach ($this->crunch === null ? $problem->tasks : [] as $task) {

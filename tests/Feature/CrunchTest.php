@@ -22,7 +22,7 @@ final class CrunchTest extends FeatureTestCase
         $this->task('Proofs', 420, dueOn: '2026-03-12');
 
         $this->get('/shape')->assertSee('by Thu 12')
-            ->assertSeeText(str_replace(' h ', "\u{a0}h\u{a0}", '2 h 36 of open time are missing. 15 h 00 must be done by Thu 12; under the load line its days carry 12 h 24.'))
+            ->assertSeeText(str_replace(' h ', "\u{a0}h\u{a0}", '2 h 36 of open time are missing. 15 h 00 must be done by Thu 12; under load line and deep limit its days carry 12 h 24.'))
             ->assertSeeTextInOrder(['The longest: Captions, 8 h 00; Proofs, 7 h 00.'])
             ->assertSee('−2 h 36');
     }

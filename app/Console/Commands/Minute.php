@@ -73,7 +73,7 @@ final class Minute extends Command
     private function lookAnew(Prospects $prospects, CarbonImmutable $now): void
     {
         $until = hrtime(true) + self::LOOKING * 1_000_000_000;
-        foreach (User::query()->whereIn('id', Prospects::unlooked())->lazyById() as $user) {
+        foreach (Prospects::unlooked() as $user) {
             if (hrtime(true) > $until) {
                 return; // the others come next minute
             }

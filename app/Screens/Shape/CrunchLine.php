@@ -9,6 +9,7 @@ use App\Rows\Desk;
 use App\Time\Moments;
 use App\Wording\Times;
 use Illuminate\Support\Collection;
+use Nekto\Core\Prospect\DuePoint;
 
 /**
  * The first due date that no plan can meet, on the day that arises: how many minutes are missing, and what competes for
@@ -20,11 +21,10 @@ final readonly class CrunchLine
 
     /**
      * @param  string  $due  as it is said
-     * @param  string  $missing  of open time, as it is said
      * @param  list<array{task: int, title: string, minutes: string}>  $tasks  due by then, the longest first
      * @param  int  $more  of them
      */
-    private function __construct(public string $due, public string $missing, public string $demand, public string $supply, public array $tasks, public int $more) {}
+    private function __construct(public DuePoint $point, public string $due, public array $tasks, public int $more) {}
 
     /**
      * Null where all that is due can be met.
@@ -44,17 +44,15 @@ final readonly class CrunchLine
         $tasks = array_values($named->map(static fn (Candidate $one): array => ['task' => $one->id, 'title' => $rows[$one->id]->shortTitle(), 'minutes' => Times::duration($one->toPlan)])->all());
 
         return new self(
+            new DuePoint((string) $short->set, (int) $short->due, $short->demand->demand, $short->demand->supply, array_values($competing->map(static fn (Candidate $one): string => (string) $one->id)->all())),
             Times::due($desk->user(), (int) $short->due, $rows[$short->id]->due_at !== null, $desk->now),
-            self::unbroken(-$short->demand->room()),
-            self::unbroken($short->demand->demand),
-            self::unbroken($short->demand->supply),
             $tasks,
             $competing->count() - count($tasks),
         );
     }
 
     /** A duration that no line ends within. */
-    private static function unbroken(int $minutes): string
+    public static function unbroken(int $minutes): string
     {
         return str_replace(' ', "\u{a0}", Times::duration($minutes));
     }

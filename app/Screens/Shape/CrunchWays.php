@@ -9,34 +9,36 @@ use App\Planning\ProblemLoader;
 use App\Planning\Prospects;
 use App\Rows\Desk;
 use App\Wording\Times;
-use Carbon\CarbonImmutable;
+use Nekto\Core\Plan\PlanningProblem;
+use Nekto\Core\Prospect\DuePoint;
 use Nekto\Core\Prospect\Outcome;
 use Nekto\Core\Prospect\WayOutKind;
 use Nekto\Core\Prospect\WaysOut;
+use Nekto\Core\Task\Task;
 
 /** Ways out of the first crunch, each found by planning with it: what it is and how many tasks are late by it. */
 final readonly class CrunchWays
 {
     /**
      * @param  list<array{way: string, says: string, late: int}>  $ways  the cheapest of each kind
-     * @param  int  $lateNow  tasks that are late if nothing changes and all is laid out anew
+     * @param  int  $lateNow  tasks that are late by the plan as it is
      */
     private function __construct(public array $ways, public int $lateNow) {}
 
-    public static function of(Desk $desk, ProblemLoader $problems, CarbonImmutable $now): self
+    public static function of(Desk $desk, ProblemLoader $problems, DuePoint $crunch, int $lateNow): self
     {
         $user = $desk->user();
-        $rows = $problems->read($user, $now);
+        $rows = $problems->read($user, $desk->now);
         $loaded = $problems->problem($rows, afresh: true);
-        $out = new WaysOut($loaded->problem, Prospects::plan($problems->problem($rows)->problem), $user->margin_percent);
+        $out = new WaysOut($loaded->problem, Prospects::plan($problems->problem($rows)->problem), $user->margin_percent, $crunch);
         $ways = [];
         foreach ($out->all() as $way) {
             $about = $way->kind === WayOutKind::ExtraHours ? (int) $way->hours : (int) $way->task;
             $found = new CrunchWay($way->kind, $about, $way->time->start ?? $way->amount, $way->time?->length() ?? 0);
-            $ways[] = ['way' => $found->asText(), 'says' => self::says($desk, $found), 'late' => self::late($way->then)];
+            $ways[] = ['way' => $found->asText(), 'says' => self::says($desk, $found), 'late' => self::late($loaded->problem, $way->then)];
         }
 
-        return new self($ways, self::late($out->now()));
+        return new self($ways, $lateNow);
     }
 
     /** What a way out is, as "Cut Captions by 40 min". */
@@ -55,8 +57,9 @@ final readonly class CrunchWays
         ]);
     }
 
-    private static function late(Outcome $outcome): int
+    /** What is overdue already is not counted: no plan helps it. */
+    private static function late(PlanningProblem $problem, Outcome $outcome): int
     {
-        return count($outcome->late);
+        return count(array_filter($problem->tasks, static fn (Task $task): bool => isset($outcome->late[$task->id]) && ($task->due->at ?? 0) > $problem->now));
     }
 }

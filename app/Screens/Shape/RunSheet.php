@@ -251,7 +251,7 @@ final readonly class RunSheet
             height: $height,
             size: self::size($height),
             busy: $occurrence->blocks(),
-            crosses: $occurrence->blocks() && $blocks->contains(static fn (Block $block): bool => $block->anchored && RowMapper::time($block)->overlaps($interval)),
+            crosses: $blocks->contains(static fn (Block $block): bool => $block->clashesWith($occurrence)),
         );
     }
 

@@ -12,7 +12,6 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
-use App\Planning\Anew;
 use App\Planning\Mend;
 use App\Planning\ProblemLoader;
 use App\Planning\Prospects;
@@ -36,7 +35,7 @@ final readonly class ShapeScreen
         $today = Moments::today($user, $now);
         $time = $this->desk->timeFrom(new LocalDay(min($day->number, $today->number)));
         $span = $time->zone->day($day);
-        $slacks = $this->prospects->slacks($user, $now);
+        [$slacks, $anew] = $this->prospects->kept($user, $now);
         $blocks = $this->desk->blocksOn($day);
         $candidates = $this->desk->open()->weighed();
         $chosen = $blocks->firstWhere('id', $ask->block);
@@ -56,6 +55,7 @@ final readonly class ShapeScreen
             default => $ask->change === null ? null : $overfull?->change($ask->change),
         };
 
+        $crunch = CrunchLine::of($this->desk, $candidates);
         $late = LateLine::among($this->desk, $this->desk->open()->all(), $slacks);
 
         return new ShapePage(
@@ -76,9 +76,9 @@ final readonly class ShapeScreen
             late: LateLine::of($this->desk, $late),
             wayWords: $change?->way === null ? null : CrunchWays::says($this->desk, $change->way),
             twoAtOnce: TwoAtOnce::on($this->desk, $day, $blocks, $this->places),
-            crunch: CrunchLine::of($this->desk, $candidates),
-            anew: $this->offered($user),
-            ways: $ask->ways ? CrunchWays::of($this->desk, $this->problems, $now) : null,
+            crunch: $crunch,
+            anew: $anew !== null && $anew->isOffered($user) ? $anew : null,
+            ways: $ask->ways && $crunch !== null ? CrunchWays::of($this->desk, $this->problems, $crunch->point, $late[0]->count()) : null,
             proposal: $proposes ? ProposalPanel::of($this->desk, $day, $time, $candidates, $slacks) : null,
             morning: $ask->morning === null ? null : MorningRun::of($this->desk, $ask->morning, $day, $time, $candidates),
             invite: $user->morning_on !== $today->asString() && $entries->isEmpty(),
@@ -89,14 +89,6 @@ final readonly class ShapeScreen
             chosenCandidate: $chosen === null ? null : $candidates[$chosen->task_id] ?? null,
             areas: $this->areaTotals($blocks),
         );
-    }
-
-    /** Laying out anew, where it would be clearly better than the plan as it is. */
-    private function offered(User $user): ?Anew
-    {
-        $anew = $user->offer_anew === 0 ? null : $this->prospects->anew($user);
-
-        return $anew !== null && $anew->less >= $user->offer_anew ? $anew : null;
     }
 
     /**

@@ -32,8 +32,8 @@ final readonly class TwoAtOnce
     {
         [$user, $now] = [$desk->user(), $desk->now];
         $found = [];
-        foreach ($blocks->filter(static fn (Block $block): bool => $block->anchored && $block->isAhead($now)) as $block) {
-            $meeting = $desk->time()->occurrences->first(static fn (Occurrence $one): bool => $one->blocks() && $one->starts_at < $block->ends_at && $one->ends_at > $block->starts_at);
+        foreach ($blocks->filter(static fn (Block $block): bool => $block->isAhead($now)) as $block) {
+            $meeting = $desk->time()->occurrences->first(static fn (Occurrence $one): bool => $block->clashesWith($one));
             if ($meeting === null) {
                 continue;
             }
