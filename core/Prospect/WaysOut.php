@@ -20,8 +20,7 @@ use Nekto\Core\Time\LocalDay;
  * the least valuable task to drop, the fewest extra hours on one day. How much is missing at a due date (Feasibility) says
  * how much each must be at least and which tasks it could be about; whether it is enough is found by planning again, from
  * the order of the plan as it is, with that much and then a little more. A way counts if with it all is in time that is due
- * by the first date that cannot be met now (what the plan makes late before it for other reasons, no later), and no more is
- * late after it.
+ * at the first date that cannot be met now, and what is late for other reasons is about as late as it was.
  */
 final readonly class WaysOut
 {
@@ -46,7 +45,10 @@ final readonly class WaysOut
 
     private const LEAST_EFFORT = 16;
 
-    private const MOST_EFFORT = 150;
+    private const MOST_EFFORT = 80;
+
+    /** What is late for other reasons may be later by this share: so much a plan of so little effort scatters. */
+    private const AS_LATE = 0.05;
 
     /** The first due date that no plan meets; null where that is not known before planning. */
     public ?DuePoint $crunch;
@@ -73,7 +75,9 @@ final readonly class WaysOut
     {
         $alone = $problem->with(previous: []);
         $this->planner = new Planner(max(self::LEAST_EFFORT, min(self::MOST_EFFORT, intdiv(self::EFFORT, max(1, count($problem->tasks))))), self::order($problem, $plan ?? (new Planner(effort: 0))->plan($alone)));
-        $this->now = new Outcome($alone, $this->planner->plan($alone));
+        $solved = new Outcome($alone, $this->planner->plan($alone));
+        $laid = $plan === null ? $solved : new Outcome($alone, $plan);
+        $this->now = $laid->cost < $solved->cost ? $laid : $solved;
         $this->crunch = $crunch ?? (new Feasibility($problem))->firstCrunch();
         $until = $this->crunch->due ?? $problem->end;
         $finished = 0;
@@ -134,7 +138,7 @@ final readonly class WaysOut
     {
         foreach (self::MORE as $more) {
             $by = $this->inSteps(max($this->problem->step, $this->missing) + $more);
-            foreach (array_slice(array_values(array_filter($this->longEnough(), static fn (Task $task): bool => $task->minutes > $by)), 0, self::TRIED) as $task) {
+            foreach (array_slice(array_values(array_filter($this->longEnough(), fn (Task $task): bool => $task->minutes - $by >= $this->problem->leastPiece)), 0, self::TRIED) as $task) {
                 $then = $this->solve($this->instead($task, $task->with(minutes: $task->minutes - $by)));
                 if ($this->isEnough($then)) {
                     return new WayOut(WayOutKind::Cut, $task->id, $by, $then);
@@ -214,17 +218,25 @@ final readonly class WaysOut
 
     private function isEnough(Outcome $then): bool
     {
-        $after = 0;
         foreach ($this->problem->tasks as $task) {
-            $late = $then->late[$task->id] ?? 0;
-            $due = $task->due->at ?? 0;
-            if ($late > ($due < $this->until && $this->crunch !== null ? $this->now->late[$task->id] ?? 0 : 0) && $due <= $this->until && $this->until < $this->problem->end) {
+            if (isset($then->late[$task->id]) && $task->due?->at === $this->until) {
                 return false;
             }
-            $after += $due > $this->until || $this->until >= $this->problem->end ? $late - ($due > $this->until ? $this->now->late[$task->id] ?? 0 : 0) : 0;
         }
 
-        return $after <= 0 && count($then->unplaced) <= count($this->now->unplaced) && ($this->until < $this->problem->end || $then->unplaced === []);
+        return $this->lateBeside($then) <= (1 + self::AS_LATE) * $this->lateBeside($this->now) && count($then->unplaced) <= count($this->now->unplaced)
+            && ($this->until < $this->problem->end || $then->unplaced === []);
+    }
+
+    /** What the lateness of all that is due at other times costs, in twentieths of a weighted minute. */
+    private function lateBeside(Outcome $outcome): int
+    {
+        $sum = 0;
+        foreach ($this->problem->tasks as $task) {
+            $sum += $task->due?->at === $this->until ? 0 : $task->lateness() * ($outcome->late[$task->id] ?? 0);
+        }
+
+        return $sum;
     }
 
     private function solve(PlanningProblem $problem): Outcome
