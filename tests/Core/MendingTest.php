@@ -114,6 +114,19 @@ final class MendingTest extends TestCase
         self::assertSame(['Essay 125 no_gap_long_enough'], $problem->unplaced());
     }
 
+    /** Of a pick that loses some of its day only that is laid again, on its day; what it has on others stays. */
+    #[Test]
+    public function a_pick_that_is_hit_keeps_what_it_has_on_other_days(): void
+    {
+        $base = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 13:00')->open('Tue 09:00', 'Tue 12:00')->busy('Mon 09:30', 'Mon 10:00')
+            ->task('Essay', minutes: 180, least: 30)
+            ->previous('Essay', 'Mon 09:00', 'Mon 10:00')->previous('Essay', 'Tue 09:00', 'Tue 11:00')->build();
+        $monday = intdiv(ProblemBuilder::minute('Mon 00:00'), 1440);
+        $tasks = [new Task('Essay', 180, Importance::Medium, 'Office', minChunk: 30, pick: $monday, pickMinutes: 120)];
+
+        self::assertSame(['Mon 09:00', 'Mon 10:00', 'Tue 09:00'], array_map(static fn (Block $block): string => ProblemBuilder::word($block->time->start), (new Planner)->plan($base->with(tasks: $tasks))->blocks));
+    }
+
     /** Sent to another day by hand: it goes there, be it late. */
     #[Test]
     public function a_pick_goes_to_its_day_even_if_it_is_late_there(): void

@@ -82,11 +82,11 @@ final readonly class Broken
         }
     }
 
-    /** What was picked for a day and lies on another goes there if it can; what belongs to a chain follows the chain. */
+    /** What was picked for a day and lies on others alone goes there if it can; what belongs to a chain follows the chain. */
     private function loosenOffDay(Draft $draft, int $task): void
     {
         $day = $this->former->day[$task];
-        if ($day === null || ! isset($this->fitting[$task]) || $this->of->predecessors[$task] !== [] || $this->of->successors[$task] !== [] || $this->former->missing($task, $draft->blocks[$task] ?? []) === 0) {
+        if ($day === null || ! isset($this->fitting[$task], $this->former->elsewhere[$task]) || $this->of->predecessors[$task] !== [] || $this->of->successors[$task] !== [] || $this->former->missing($task, $draft->blocks[$task] ?? []) === 0) {
             return;
         }
         foreach ($draft->blocks[$task] ?? [] as [$start, $end]) {

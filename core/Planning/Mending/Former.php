@@ -28,13 +28,16 @@ final readonly class Former
     /** @var list<array{int, int}|null> by task: the day it was picked for, from now on */
     public array $day;
 
+    /** @var array<int, true> picks of which the former plan had nothing on their day */
+    public array $elsewhere;
+
     /** @var list<int> by task: minutes wanted on that day: as many as were there, or where none were, as it was picked with */
     private array $share;
 
     public function __construct(private Compiled $of)
     {
         $problem = $of->problem;
-        $late = $ends = $until = $days = $share = $times = [];
+        $late = $ends = $until = $days = $elsewhere = $share = $times = [];
         foreach ([...$problem->previous, ...$problem->anchored] as $block) {
             $task = $of->index[$block->task] ?? null;
             if ($task !== null) {
@@ -48,6 +51,9 @@ final readonly class Former
             $day = $known->pick === null ? null : $problem->zone->day(new LocalDay($known->pick));
             $days[] = $day === null || $day->end <= $problem->first ? null : [$day->start, $day->end];
             $there = $day === null ? 0 : self::within($times[$task] ?? [], $day->start, $day->end);
+            if ($day !== null && $there === 0) {
+                $elsewhere[$task] = true;
+            }
             $wanted = $of->share($task, $known->pickMinutes ?? $known->minutes, $known->minutes);
             $share[] = $there > 0 ? min($known->minutes, $there) : ($wanted < $of->least[$task] ? 0 : $wanted);
         }
@@ -55,6 +61,7 @@ final readonly class Former
         $this->end = $ends;
         $this->until = $until;
         $this->day = $days;
+        $this->elsewhere = $elsewhere;
         $this->share = $share;
     }
 

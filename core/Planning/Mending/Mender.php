@@ -31,9 +31,10 @@ final readonly class Mender
     /** @param  list<int>  $order  by urgency, predecessors first */
     public function plan(array $order): Plan
     {
-        [$draft, $ways, $least] = $this->mended($this->of, $order);
-        if ($draft->worse > $least && $this->of->problem->lineIsWish) {
-            [$other, $otherWays] = $this->mended(new Compiled($this->of->problem->with(hoursLimits: []), $this->free), $order);
+        $isWish = $this->of->problem->lineIsWish;
+        [$draft, $ways, $least] = $this->mended($this->of, $order, again: ! $isWish);
+        if ($isWish && $draft->worse > $least) {
+            [$other, $otherWays] = $this->mended(new Compiled($this->of->problem->with(hoursLimits: []), $this->free), $order, again: true);
             [$draft, $ways] = $other->worse < $draft->worse ? [$other, $otherWays] : [$draft, $ways]; // the margin is there for surprises
         }
         if ($draft->worse - $least > self::GRAVE) {
@@ -48,7 +49,7 @@ final readonly class Mender
      * @param  list<int>  $order
      * @return array{Draft, Ways, int} and what fares worse in any case
      */
-    private function mended(Compiled $of, array $order): array
+    private function mended(Compiled $of, array $order, bool $again): array
     {
         $former = new Former($of);
         $places = new Places($of, $of->problem->leastPiece);
@@ -61,7 +62,7 @@ final readonly class Mender
 
         $least = $ways->least($broken);
 
-        return [(new Mending($ways, $order, $of, $least))->mended($broken), $ways, $least];
+        return [(new Mending($ways, $order, $of, $least))->mended($broken, $again), $ways, $least];
     }
 
     /**

@@ -50,8 +50,12 @@ final class Mending
      */
     public function __construct(private readonly Ways $ways, private readonly array $order, private readonly Compiled $of, private readonly int $least) {}
 
-    /** The draft with a place for everything loose that can have one. */
-    public function mended(Draft $broken): Draft
+    /**
+     * The draft with a place for everything loose that can have one.
+     *
+     * @param  bool  $again  what fares worse is laid once more where no number of pushed tasks is enough
+     */
+    public function mended(Draft $broken, bool $again = true): Draft
     {
         if ($broken->loose === []) {
             return $broken;
@@ -69,7 +73,7 @@ final class Mending
             }
         }
 
-        if ($found->worse <= $this->least) {
+        if ($found->worse <= $this->least || ! $again) {
             return $found;
         }
 
