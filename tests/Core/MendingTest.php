@@ -127,6 +127,18 @@ final class MendingTest extends TestCase
         self::assertSame(['Mon 09:00', 'Mon 10:00', 'Tue 09:00'], array_map(static fn (Block $block): string => ProblemBuilder::word($block->time->start), (new Planner)->plan($base->with(tasks: $tasks))->blocks));
     }
 
+    #[Test]
+    public function a_pick_whose_day_is_over_goes_on_elsewhere_and_what_it_has_there_stays(): void
+    {
+        $base = ProblemBuilder::problem()->now('Mon 15:50')->open('Mon 09:00', 'Mon 16:00')->open('Tue 09:00', 'Tue 12:00')->open('Wed 09:00', 'Wed 12:00')
+            ->task('Essay', minutes: 180, least: 30)
+            ->previous('Essay', 'Mon 14:45', 'Mon 15:45')->previous('Essay', 'Wed 09:00', 'Wed 11:00')->build();
+        $tasks = [new Task('Essay', 180, Importance::Medium, 'Office', minChunk: 30, pick: intdiv(ProblemBuilder::minute('Mon 00:00'), 1440), pickMinutes: 120)];
+        $plan = (new Planner)->plan($base->with(tasks: $tasks));
+
+        self::assertSame([['Tue 09:00', 60], ['Wed 09:00', 120]], array_map(static fn (Block $block): array => [ProblemBuilder::word($block->time->start), $block->time->length()], $plan->blocks));
+    }
+
     /** Sent to another day by hand: it goes there, be it late. */
     #[Test]
     public function a_pick_goes_to_its_day_even_if_it_is_late_there(): void

@@ -192,7 +192,7 @@ final class CalendarTest extends FeatureTestCase
 
         $this->bringIn(['BEGIN:VEVENT', 'UID:1', 'SUMMARY:Lighting review', 'DTSTART:20260311T143000Z', 'DURATION:PT1H', 'END:VEVENT']);
 
-        self::assertSame(['Wed 09:00–10:00 Essay'], $this->plan());
+        self::assertSame(['Wed 13:30–14:30 Essay'], $this->plan());
         $this->get('/shape')->assertSee('Lighting review, 14:30–15:30, took its place.');
     }
 

@@ -73,7 +73,7 @@ final class FollowsTest extends FeatureTestCase
         $this->get('/shape')->assertSee('The plan needs mending');
 
         $this->post('/plan/change', ['kind' => 'mend', 'day' => '2026-03-11', 'listed' => [$essay->id], 'take' => [$essay->id]]);
-        self::assertSame(['Wed 09:00–10:00 Essay'], $this->plan());
+        self::assertSame(['Wed 13:30–14:30 Essay'], $this->plan());
         self::assertSame(RevisionCause::MendTaken, $this->ines->planRevisions()->latest('id')->firstOrFail()->cause);
     }
 

@@ -25,23 +25,26 @@ final class Draft
     /** @var array<int, true> tasks that got a new place: they stay there */
     public array $settled = [];
 
-    /** @var array<int, int> what tasks that got a new place fare worse by it */
+    /** @var array<int, int> what each task that got a new place fares worse by it */
     public array $fares = [];
+
+    /** @var array<int, int> minutes of the former plan at which each of them does not lie any more */
+    private array $elsewhere = [];
 
     /** @var array<int, true> tasks that moved without being hit */
     public array $pushed = [];
 
-    /** @var array<int, int> minutes from now until each task ends that got a new place */
-    public array $ended = [];
+    /** @var array<int, int> minutes from now until each of them ends */
+    private array $ended = [];
 
-    /** The sum of those: of two that are alike the earlier is better. */
-    public int $ends = 0;
-
-    /** What fares worse than before, in twentieths of a weighted minute. */
+    /** What all of them fare worse by, in twentieths of a weighted minute. */
     public int $worse = 0;
 
-    /** Minutes that lie elsewhere now. */
+    /** Their minutes that lie elsewhere now. */
     public int $minutes = 0;
+
+    /** The sum of their ends: of two drafts that are alike the earlier is better. */
+    public int $ends = 0;
 
     public function __construct(private readonly Compiled $of)
     {
@@ -120,6 +123,23 @@ final class Draft
             $until > $end && $rest[] = [$end, $until];
         }
         $this->blocks[$task] = $rest;
+    }
+
+    /** Counts how a task fares that has its place, or is to have none. */
+    public function count(int $task, int $worse): void
+    {
+        $this->worse += $this->fares[$task] = $worse;
+        $this->minutes += $this->elsewhere[$task] = $this->of->moved($task, [...$this->blocks[$task] ?? [], ...$this->of->apart[$task]]);
+        $this->ends += $this->ended[$task] = $this->end($task) - $this->of->problem->now;
+    }
+
+    /** What a task fared does not count any more. */
+    public function uncount(int $task): void
+    {
+        $this->worse -= $this->fares[$task] ?? 0;
+        $this->minutes -= $this->elsewhere[$task] ?? 0;
+        $this->ends -= $this->ended[$task] ?? 0;
+        unset($this->fares[$task], $this->elsewhere[$task], $this->ended[$task]);
     }
 
     /** True if less fares worse, or fewer tasks or minutes moved; where the same tasks moved, if it ends earlier. */

@@ -14,7 +14,7 @@ final readonly class Ways
     private const GAPS = 2;
 
     /** Places that are tried where a block is taken out of the way. */
-    private const PLACES = 2;
+    private const PLACES = 3;
 
     /**
      * @param  array<int, true>  $hit  tasks that move anyway: to move them further costs nobody anything
@@ -72,7 +72,6 @@ final readonly class Ways
         foreach ($this->candidates($draft, $task, $from, $until, $pushes) as [$other, $start, $end]) {
             $open = clone $draft;
             $this->push($open, $other, $start, $end);
-            $open->minutes -= $end - $start; // what stays of it is known later
             foreach ($this->around($open, $task, $minutes, $from, $until, $start, $end) as [$at, $to]) {
                 $way = $this->laid($open, $task, $at, $to);
                 if ($way !== null) {
@@ -138,12 +137,10 @@ final readonly class Ways
             foreach ($this->of->previousBlocks[$task] ?? [] as [$start, $end]) {
                 $back = $back && $way->room->accepts($task, $start, $end);
                 $back && $way->keep($task, $start, $end);
-                $way->minutes -= $end - $start;
             }
             if ($back) {
-                $way->worse -= $draft->fares[$task] ?? 0;
-                $way->ends -= $way->ended[$task] ?? 0;
-                unset($way->pushed[$task], $way->fares[$task], $way->ended[$task]);
+                $way->uncount($task);
+                unset($way->pushed[$task]);
                 $draft = $way;
             }
         }
@@ -163,12 +160,9 @@ final readonly class Ways
         }
         foreach (array_keys($this->of->ids) as $task) {
             $blocks = $draft->blocks[$task] ?? [];
-            $draft->fares[$task] = $this->former->broken($task, $blocks)
-                + (isset($draft->lost[$task]) ? $this->former->without($task, $draft->lost[$task]) : $this->former->worse($task, $draft->end($task)));
-            $draft->worse += $draft->fares[$task];
-            $moved = $this->of->moved($task, [...$blocks, ...$this->of->apart[$task]]);
-            $draft->minutes += $moved;
-            $moved === 0 || isset($this->hit[$task]) || $draft->pushed[$task] = true;
+            $draft->count($task, $this->former->broken($task, $blocks)
+                + (isset($draft->lost[$task]) ? $this->former->without($task, $draft->lost[$task]) : $this->former->worse($task, $draft->end($task))));
+            isset($this->hit[$task]) || $this->of->moved($task, [...$blocks, ...$this->of->apart[$task]]) === 0 || $draft->pushed[$task] = true;
         }
 
         return $draft;
@@ -197,8 +191,7 @@ final readonly class Ways
         $way->lost[$task] = $way->loose[$task];
         unset($way->loose[$task]);
         $way->settled[$task] = true;
-        $way->fares[$task] = $this->of->barred[$task] ? 0 : $this->former->without($task, $way->lost[$task]) + $this->former->broken($task, $way->blocks[$task] ?? []);
-        $way->worse += $way->fares[$task];
+        $way->count($task, $this->of->barred[$task] ? 0 : $this->former->without($task, $way->lost[$task]) + $this->former->broken($task, $way->blocks[$task] ?? []));
         foreach ($this->of->successors[$task] as $next) {
             foreach ($way->blocks[$next] ?? [] as [$start, $end]) {
                 $this->push($way, $next, $start, $end);
@@ -307,12 +300,10 @@ final readonly class Ways
             }
             $way = clone $draft;
             $this->loosen($way, $task, $start, $end);
-            $way->minutes += $end - $start;
             $all = $minutes + $end - $start;
             foreach ($this->places->whole($way, $task, $all, $this->places->gaps($way, $task, $from, $until), 1) as [$at, $to]) {
                 $next = $this->laid($way, $task, $at, $to);
                 if ($next !== null) {
-                    $next->minutes -= max(0, min($end, $to) - max($start, $at));
                     yield $next;
                 }
             }
@@ -446,12 +437,9 @@ final readonly class Ways
         }
         if ($kept > 0 && $kept < $draft->loose[$other]) {
             $rest->loose[$other] -= $kept;
-            $rest->minutes += $end - $start - $kept;
             yield $rest;
         }
-        $whole = clone $draft;
-        $whole->minutes += $end - $start;
-        yield $whole;
+        yield $draft;
     }
 
     private function laid(Draft $draft, int $task, int $start, int $end): ?Draft
@@ -477,9 +465,7 @@ final readonly class Ways
         unset($draft->loose[$task]);
         $draft->settled[$task] = true;
         $end = $draft->end($task);
-        $draft->fares[$task] = $this->former->worse($task, $end) + $this->former->broken($task, $draft->blocks[$task] ?? []);
-        $draft->worse += $draft->fares[$task];
-        $draft->ends += $draft->ended[$task] = $end - $this->of->problem->now;
+        $draft->count($task, $this->former->worse($task, $end) + $this->former->broken($task, $draft->blocks[$task] ?? []));
         foreach ($this->of->successors[$task] as $next) {
             foreach ($draft->blocks[$next] ?? [] as [$start, $until]) {
                 if ($start >= $end) {
@@ -499,7 +485,6 @@ final readonly class Ways
     private function push(Draft $draft, int $task, int $start, int $end): void
     {
         $this->loosen($draft, $task, $start, $end);
-        $draft->minutes += $end - $start;
         isset($this->hit[$task]) || $draft->pushed[$task] = true;
     }
 
@@ -514,11 +499,10 @@ final readonly class Ways
     /** What a task fared does not count any more, and what found no place looks for one again. */
     private function forget(Draft $draft, int $task): void
     {
-        $draft->worse -= $draft->fares[$task] ?? 0;
+        $draft->uncount($task);
         if (isset($draft->lost[$task])) {
             $draft->loose[$task] = ($draft->loose[$task] ?? 0) + $draft->lost[$task];
         }
-        $draft->ends -= $draft->ended[$task] ?? 0;
-        unset($draft->fares[$task], $draft->lost[$task], $draft->ended[$task]);
+        unset($draft->lost[$task]);
     }
 }
