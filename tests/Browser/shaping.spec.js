@@ -18,7 +18,7 @@ test('a drop in the air says what gives way and what the gauge would show, and l
     await drag(page, block(page, 'Budget revision'), { minutes: -65 })
     await expect(page.locator('.drop-note')).toContainText('Essay 2 corrections →')
     await expect(block(page, 'Essay 2 corrections')).toHaveClass(/gives-way/)
-    await expect(sum).toHaveText('3 h 40 of 3 h 44')
+    await expect(sum).toHaveText('3 h 35 of 3 h 44')
 
     await page.mouse.move(1200, 780, { steps: 4 }) // off the sheet: nothing is set down
     await page.mouse.up()

@@ -13,6 +13,12 @@ use Nekto\Core\Plan\PlanDifference;
 use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Planning\Format\PlanWriter;
 use Nekto\Core\Planning\Format\ProblemReader;
+use Nekto\Core\Planning\Layout\Compiled;
+use Nekto\Core\Planning\Layout\FreeTime;
+use Nekto\Core\Planning\Mending\Draft;
+use Nekto\Core\Planning\Mending\Former;
+use Nekto\Core\Planning\Mending\Places;
+use Nekto\Core\Planning\Mending\Ways;
 use Nekto\Core\Planning\Planner;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Task\Task;
@@ -137,6 +143,29 @@ final class MendingTest extends TestCase
         $plan = (new Planner)->plan($base->with(tasks: $tasks));
 
         self::assertSame([['Tue 09:00', 60], ['Wed 09:00', 120]], array_map(static fn (Block $block): array => [ProblemBuilder::word($block->time->start), $block->time->length()], $plan->blocks));
+    }
+
+    #[Test]
+    public function what_got_a_new_place_begins_as_early_as_its_free_time_does(): void
+    {
+        $problem = ProblemBuilder::problem()->now('Mon 08:00')->open('Mon 09:00', 'Mon 12:00')->task('Essay', minutes: 60)->task('Quotes', minutes: 30)
+            ->previous('Essay', 'Mon 11:00', 'Mon 12:00')->previous('Quotes', 'Mon 09:00', 'Mon 09:30')->build();
+        $of = new Compiled($problem, new FreeTime($problem));
+        $ways = new Ways($of, new Former($of), new Places($of, 30), hit: [0 => true]);
+        $draft = new Draft($of);
+        $draft->keep(1, ProblemBuilder::minute('Mon 09:00'), ProblemBuilder::minute('Mon 09:30'));
+        $draft->lay(0, ProblemBuilder::minute('Mon 09:35'), ProblemBuilder::minute('Mon 10:35'));
+        $draft->count(0, 0);
+
+        $drawn = $ways->drawnForward($draft);
+        self::assertSame(['Mon 09:30', 'Mon 10:30', 'Mon 09:00'], [...array_map(ProblemBuilder::word(...), $drawn->blocks[0][0]), ProblemBuilder::word($drawn->blocks[1][0][0])]);
+        self::assertSame([60, $draft->ends - 5], [$drawn->minutes, $drawn->ends]);
+
+        $draft->take(0, ProblemBuilder::minute('Mon 09:35'), ProblemBuilder::minute('Mon 10:35'));
+        $draft->lay(0, ProblemBuilder::minute('Mon 10:30'), ProblemBuilder::minute('Mon 11:30'));
+        $draft->uncount(0);
+        $draft->count(0, 0);
+        self::assertSame('Mon 10:30', ProblemBuilder::word($ways->drawnForward($draft)->blocks[0][0][0]), 'half of it lies where it lay: to draw it forward would move more');
     }
 
     /** Sent to another day by hand: it goes there, be it late. */

@@ -22,6 +22,9 @@ final class Mending
     /** Drafts that are looked at, by the number of tasks that may be pushed. */
     private const DRAFTS = [60, 160, 260, 260];
 
+    /** Of the drafts that are left a way may take all but one in so many: else the first would use up what the others could find sooner. */
+    private const SHARE = 4;
+
     /** After an answer as good as can be, so many more are looked at for one with fewer moved minutes. */
     private const MORE = 24;
 
@@ -57,9 +60,11 @@ final class Mending
      */
     public function mended(Draft $broken, bool $again = true): Draft
     {
-        if ($broken->loose === []) {
-            return $broken;
-        }
+        return $broken->loose === [] ? $broken : $this->ways->drawnForward($this->best($broken, $again));
+    }
+
+    private function best(Draft $broken, bool $again): Draft
+    {
         $found = $this->intoFree($broken);
         $starts = [self::name($found) => $found];
         foreach (self::DRAFTS as $pushes => $drafts) {
@@ -121,10 +126,11 @@ final class Mending
         $this->left = $drafts;
         $this->best = null;
         $this->former = $former;
-        $this->goOn($draft, $pushes);
+        $this->goOn($draft, $pushes, 0);
     }
 
-    private function goOn(Draft $draft, int $pushes): void
+    /** @param  int  $spare  drafts that are left to others: no way takes more than a share of what there is */
+    private function goOn(Draft $draft, int $pushes, int $spare): void
     {
         $task = $this->next($draft);
         if ($task === null) {
@@ -134,11 +140,11 @@ final class Mending
             return;
         }
         foreach ($this->waysFor($draft, $task, $pushes - count($draft->pushed)) as $way) {
-            if ($this->left-- <= 0) {
+            if ($this->left-- <= $spare) {
                 return;
             }
             if (count($way->pushed) <= $pushes && $this->isPromising($way)) {
-                $this->goOn($way, $pushes);
+                $this->goOn($way, $pushes, $spare + intdiv($this->left - $spare, self::SHARE));
             }
         }
     }

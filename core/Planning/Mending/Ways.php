@@ -148,6 +148,27 @@ final readonly class Ways
         return $draft;
     }
 
+    /** With every new block at the beginning of the free time it lies in, where that moves no more minutes. */
+    public function drawnForward(Draft $draft): Draft
+    {
+        foreach (array_keys($draft->blocks) as $task) {
+            $from = isset($draft->loose[$task]) || isset($this->fixed[$task]) ? null : $this->from($draft, $task);
+            foreach ($from === null ? [] : $draft->blocks[$task] ?? [] as [$start, $end]) {
+                if (in_array([$start, $end], $this->of->previousBlocks[$task] ?? [], true)) {
+                    continue;
+                }
+                $open = clone $draft;
+                $this->loosen($open, $task, $start, $end);
+                foreach ($this->places->gaps($open, $task, $from, $end) as [$at, $until, $most]) {
+                    $way = $at < $start && $until === $end && $most >= $end - $start && $this->places->fits($open, $task, $at, $at + $end - $start) ? $this->laid($open, $task, $at, $at + $end - $start) : null;
+                    $draft = $way?->isBetterThan($draft) === true ? $way : $draft;
+                }
+            }
+        }
+
+        return $draft;
+    }
+
     /** Another plan, measured by the same measure. */
     public function measured(Plan $plan): Draft
     {
