@@ -152,7 +152,7 @@ final readonly class Ways
     public function drawnForward(Draft $draft): Draft
     {
         foreach (array_keys($draft->blocks) as $task) {
-            $from = isset($draft->loose[$task]) || isset($this->fixed[$task]) ? null : $this->from($draft, $task);
+            $from = isset($draft->loose[$task]) || isset($draft->lost[$task]) || isset($this->fixed[$task]) ? null : $this->from($draft, $task);
             foreach ($from === null ? [] : $draft->blocks[$task] ?? [] as [$start, $end]) {
                 if (in_array([$start, $end], $this->of->previousBlocks[$task] ?? [], true)) {
                     continue;
