@@ -128,9 +128,17 @@ final class Draft
     /** Counts how a task fares that has its place, or is to have none. */
     public function count(int $task, int $worse): void
     {
+        $this->uncount($task);
         $this->worse += $this->fares[$task] = $worse;
         $this->minutes += $this->elsewhere[$task] = $this->of->moved($task, [...$this->blocks[$task] ?? [], ...$this->of->apart[$task]]);
         $this->ends += $this->ended[$task] = $this->end($task) - $this->of->problem->now;
+    }
+
+    /** So many minutes of a task that looks for a place cannot lie where they lay: something else does. */
+    public function foresee(int $task, int $minutes): void
+    {
+        $this->minutes += $minutes;
+        $this->elsewhere[$task] = ($this->elsewhere[$task] ?? 0) + $minutes;
     }
 
     /** What a task fared does not count any more. */

@@ -26,7 +26,7 @@ final class Mending
     private const SHARE = 4;
 
     /** After an answer as good as can be, so many more are looked at for one with fewer moved minutes. */
-    private const MORE = 24;
+    private const MORE = 48;
 
     /** Drafts for laying anew what fares worse: of all such tasks, and of one. */
     private const AGAIN = 1600;
@@ -41,6 +41,9 @@ final class Mending
 
     /** Drafts that may still be looked at. */
     private int $left = 0;
+
+    /** True once nothing can be less late. */
+    private bool $isEnough = false;
 
     private ?Draft $best = null;
 
@@ -124,6 +127,7 @@ final class Mending
     private function search(Draft $draft, int $pushes, int $drafts, ?Draft $former = null): void
     {
         $this->left = $drafts;
+        $this->isEnough = false;
         $this->best = null;
         $this->former = $former;
         $this->goOn($draft, $pushes, 0);
@@ -135,12 +139,13 @@ final class Mending
         $task = $this->next($draft);
         if ($task === null) {
             $this->best = $draft;
-            $this->left = $draft->worse <= $this->least ? min($this->left, self::MORE) : $this->left;
+            $this->isEnough = $draft->worse <= $this->least;
+            $this->left = $this->isEnough ? min($this->left, self::MORE) : $this->left;
 
             return;
         }
         foreach ($this->waysFor($draft, $task, $pushes - count($draft->pushed)) as $way) {
-            if ($this->left-- <= $spare) {
+            if ($this->left-- <= ($this->isEnough ? 0 : $spare)) {
                 return;
             }
             if (count($way->pushed) <= $pushes && $this->isPromising($way)) {

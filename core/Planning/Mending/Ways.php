@@ -75,6 +75,7 @@ final readonly class Ways
             foreach ($this->around($open, $task, $minutes, $from, $until, $start, $end) as [$at, $to]) {
                 $way = $this->laid($open, $task, $at, $to);
                 if ($way !== null) {
+                    $way->foresee($other, max(0, min($end, $to) - max($start, $at)));
                     yield from $this->withRest($way, $other, $start, $end);
                 }
             }
