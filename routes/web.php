@@ -201,6 +201,7 @@ Route::middleware(['auth', 'mend'])->group(function (): void {
 
     Route::get('/settings', [SettingsController::class, 'edit'])->name('settings.edit');
     Route::put('/settings', [SettingsController::class, 'update'])->name('settings.update');
+    Route::put('/settings/best-hours', [HoursController::class, 'updateBest'])->name('hours.best');
     Route::put('/settings/hours/{set}', [HoursController::class, 'update'])->name('hours.update');
     Route::post('/settings/hours/{set}/dates', [HoursController::class, 'storeException'])->name('hours.dates.store');
     Route::delete('/settings/hours/{set}/dates/{exception}', [HoursController::class, 'destroyException'])->name('hours.dates.destroy')->scopeBindings();

@@ -32,7 +32,7 @@ final readonly class MakeChange
             ChangeKind::Cut => ($this->replan)($user, $now, RevisionCause::WayTaken, first: fn () => $this->cut($user, $change, $now)),
             ChangeKind::Way => $change->way === null ? null : ($this->replan)($user, $now, RevisionCause::WayTaken, afresh: true, first: fn () => ($this->take)($user, $change->way, $now), hold: $change->hold),
             ChangeKind::Mend => ($this->replan)($user, $now, RevisionCause::MendTaken, first: fn () => $this->mend($user, $change->hold, $now)),
-            ChangeKind::Picks => ($this->replan)($user, $now, RevisionCause::Picked, first: fn () => $this->pick($user, $day, $change, $now), then: static function () use ($user, $day, $now): void {
+            ChangeKind::Picks => ($this->replan)($user, $now, RevisionCause::Picked, first: fn () => $this->pick($user, $day, $change, $now), laidOut: $day, then: static function () use ($user, $day, $now): void {
                 $day->equals(Moments::today($user, $now)) && TakeDay::today($user, TakeDay::PROPOSAL, $now);
             }),
         };

@@ -7,6 +7,7 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Nekto\Core\Plan\DayBegins;
 
 /**
  * A person with an account.
@@ -23,6 +24,8 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property int $deep_limit minutes a day
  * @property EstimateUse $estimates which value of an estimate the plan lays out
  * @property string $addresses separated by commas
+ * @property DayBegins $day_begins
+ * @property array<string, list<array{string, string}>>|null $best_hours a week, as hours sets have it
  * @property int $offer_anew weighted minutes of lateness that laying out anew must save to be offered; 0: never
  * @property int $least_piece minutes: no shorter piece of a task is laid
  * @property string $tempo calm, even or eager: how readily planning moves what has a place
@@ -49,7 +52,7 @@ final class User extends Authenticatable
 
     protected $fillable = [
         'name', 'email', 'password', 'zone', 'margin_percent', 'buffer_before', 'buffer_after', 'lunch_from', 'lunch_to',
-        'deep_limit', 'estimates', 'addresses', 'theme', 'single_keys', 'tempo', 'least_piece', 'offer_anew', 'month_first', 'carry_picks', 'mend_asks', 'reminds', 'remind_before',
+        'deep_limit', 'estimates', 'addresses', 'theme', 'single_keys', 'tempo', 'least_piece', 'offer_anew', 'day_begins', 'best_hours', 'month_first', 'carry_picks', 'mend_asks', 'reminds', 'remind_before',
         'remind_mail', 'close_at', 'sound', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after', 'morning_on',
     ];
 
@@ -58,7 +61,7 @@ final class User extends Authenticatable
     /** A new account's settings, until they are stored and read back. */
     protected $attributes = [
         'looked_after_at' => null, 'zone' => 'UTC', 'margin_percent' => 20, 'buffer_before' => 0, 'buffer_after' => 0, 'lunch_from' => null,
-        'lunch_to' => null, 'deep_limit' => 240, 'estimates' => 'typed', 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm', 'least_piece' => 30, 'offer_anew' => 480, 'month_first' => false, 'carry_picks' => true,
+        'lunch_to' => null, 'deep_limit' => 240, 'estimates' => 'typed', 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm', 'least_piece' => 30, 'offer_anew' => 480, 'day_begins' => 'pull', 'best_hours' => null, 'month_first' => false, 'carry_picks' => true,
         'mend_asks' => false, 'reminds' => 'blocks,due,waiting,close', 'remind_before' => 5, 'remind_mail' => false, 'close_at' => 1035, 'sound' => true,
         'rhythm_work' => null, 'rhythm_break' => 10, 'rhythm_long' => 30, 'rhythm_after' => 4, 'morning_on' => null,
     ];
@@ -257,7 +260,7 @@ final class User extends Authenticatable
         return [
             'password' => 'hashed', 'single_keys' => 'boolean', 'month_first' => 'boolean', 'carry_picks' => 'boolean', 'mend_asks' => 'boolean', 'remind_mail' => 'boolean', 'sound' => 'boolean',
             'remind_before' => 'integer', 'close_at' => 'integer', 'rhythm_work' => 'integer', 'rhythm_break' => 'integer', 'rhythm_long' => 'integer', 'rhythm_after' => 'integer', 'margin_percent' => 'integer', 'buffer_before' => 'integer',
-            'buffer_after' => 'integer', 'deep_limit' => 'integer', 'least_piece' => 'integer', 'offer_anew' => 'integer', 'estimates' => EstimateUse::class, 'lunch_from' => 'integer', 'lunch_to' => 'integer',
+            'buffer_after' => 'integer', 'deep_limit' => 'integer', 'least_piece' => 'integer', 'offer_anew' => 'integer', 'day_begins' => DayBegins::class, 'best_hours' => 'array', 'estimates' => EstimateUse::class, 'lunch_from' => 'integer', 'lunch_to' => 'integer',
         ];
     }
 }

@@ -66,8 +66,9 @@ final readonly class ProblemLoader
     /**
      * @param  bool  $afresh  true: no regard to the last plan; false: calm
      * @param  list<int>  $hold  tasks whose blocks stay where they are
+     * @param  LocalDay|null  $laidOut  a day that is laid out on request though the plan is mended
      */
-    public function problem(PlanRows $rows, bool $afresh = false, array $hold = []): LoadedProblem
+    public function problem(PlanRows $rows, bool $afresh = false, array $hold = [], ?LocalDay $laidOut = null): LoadedProblem
     {
         $now = Moments::minute($rows->now);
         [$fixed, $movable] = self::apart($rows, $hold);
@@ -93,10 +94,13 @@ final readonly class ProblemLoader
             deepLimit: $limits->deep,
             hoursLimits: $limits->lines,
             parts: self::PARTS,
+            bestHours: $rows->time->bestHours(),
             tempo: Tempo::from($rows->time->user->tempo),
             leastPiece: $rows->time->user->least_piece,
             lineIsWish: true,
             pieceCost: self::PIECE,
+            begins: $rows->time->user->day_begins,
+            laidOut: $laidOut?->number,
         ), $rows->time, $rows->tasks, $movable, $rows->running === null ? null : (string) $rows->running->task_id);
     }
 

@@ -14,6 +14,7 @@ use Carbon\CarbonImmutable;
 use Nekto\Core\Plan\PlanDifference;
 use Nekto\Core\Planning\Planner;
 use Nekto\Core\Prospect\Outcome;
+use Nekto\Core\Time\LocalDay;
 
 /**
  * Plans a person's open work again and stores the result with its change note. If anything fails, the former plan
@@ -35,16 +36,17 @@ final readonly class Replan
      * @param  list<int>  $hold  tasks whose blocks stay where they are
      * @param  \Closure(): void|null  $first  changes of rows that belong to the same revision
      * @param  \Closure(): void|null  $then  what belongs to it once the plan is stored
+     * @param  LocalDay|null  $laidOut  a day that is laid out on request though the plan is mended
      */
-    public function __invoke(User $user, CarbonImmutable $now, RevisionCause $cause, bool $afresh = false, ?\Closure $first = null, array $hold = [], ?\Closure $then = null): ?PlanRevision
+    public function __invoke(User $user, CarbonImmutable $now, RevisionCause $cause, bool $afresh = false, ?\Closure $first = null, array $hold = [], ?\Closure $then = null, ?LocalDay $laidOut = null): ?PlanRevision
     {
-        return $this->journal->record($user, $cause, $now, function () use ($user, $now, $cause, $afresh, $first, $hold, $then): Changed {
+        return $this->journal->record($user, $cause, $now, function () use ($user, $now, $cause, $afresh, $first, $hold, $then, $laidOut): Changed {
             $was = Prospects::late($user);
             $first === null || $first();
             $this->plans->dropWithoutWork($user);
             $this->expected->refresh($user);
             $rows = $this->problems->read($user, $now);
-            $calm = $this->problems->problem($rows, hold: $hold);
+            $calm = $this->problems->problem($rows, hold: $hold, laidOut: $laidOut);
             $loaded = $afresh ? $this->problems->problem($rows, afresh: true, hold: $hold) : $calm;
             $plan = $this->planner->plan($loaded->problem);
             $passed = $loaded->movable->filter(static fn (Block $block): bool => ! $block->isAhead($now))->pluck('task_id')->unique();

@@ -28,6 +28,12 @@ final class RowMapper
         return WeeklyHours::fromArrays($set->week, $exceptions);
     }
 
+    /** Where deep work goes best; null if the person has said nothing. */
+    public static function bestHours(User $user): ?WeeklyHours
+    {
+        return $user->best_hours === null || $user->best_hours === [] ? null : WeeklyHours::fromArrays($user->best_hours);
+    }
+
     /** The daily lunch as hours of its own; closed if the person has none. */
     public static function lunch(User $user): WeeklyHours
     {

@@ -75,6 +75,12 @@ final class WorkTime
         return $this->busy;
     }
 
+    /** Where deep work goes best; null if the person has said nothing. */
+    public function bestHours(): ?IntervalSet
+    {
+        return RowMapper::bestHours($this->user)?->during($this->zone, $this->first, $this->days);
+    }
+
     /** Hours of a set, lunch left out. */
     public function hours(int $set): IntervalSet
     {

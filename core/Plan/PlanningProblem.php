@@ -46,6 +46,9 @@ final readonly class PlanningProblem
      * @param  int  $pieceCost  what each piece of a task after its first costs, twice on another day, in twentieths of a
      *                          minute of the objective: whoever comes back to work needs a while to be in it again (S.
      *                          Monsell, "Task switching", Trends in Cognitive Sciences 7, 2003); mending does not ask
+     * @param  DayBegins|null  $begins  in which order the work of a day is laid that is laid out anew; null: as is best for
+     *                                  the whole plan
+     * @param  int|null  $laidOut  the number of a day that is laid out on request where all else is mended
      *
      * @throws InvalidProblem if a part contradicts another; the message names the part
      */
@@ -73,6 +76,8 @@ final readonly class PlanningProblem
         public int $leastPiece = 30,
         public bool $lineIsWish = false,
         public int $pieceCost = 0,
+        public ?DayBegins $begins = null,
+        public ?int $laidOut = null,
     ) {
         $step >= 1 && 60 % $step === 0 || throw InvalidProblem::at('step', 'must divide 60');
         $freeze >= 0 || throw InvalidProblem::at('freeze', 'must not be negative');
@@ -123,12 +128,14 @@ final readonly class PlanningProblem
         ?DayLimit $dayLimit = null,
         ?array $hoursLimits = null,
         ?Tempo $tempo = null,
+        ?DayLimit $deepLimit = null,
     ): self {
         return new self(
             $this->zone, $this->now, $this->end, $this->step, $hours ?? $this->hours, $this->busy, $tasks ?? $this->tasks,
-            $anchored ?? $this->anchored, $previous ?? $this->previous, $dayLimit ?? $this->dayLimit, $this->deepLimit,
+            $anchored ?? $this->anchored, $previous ?? $this->previous, $dayLimit ?? $this->dayLimit, $deepLimit ?? $this->deepLimit,
             $hoursLimits ?? $this->hoursLimits, $this->parts, $this->bestHours, $this->deepOnly, $this->breaks, $this->batches, $this->freeze,
             $habits ?? $this->habits, $tempo ?? $this->tempo, $this->leastPiece, $this->lineIsWish, $this->pieceCost,
+            $this->begins, $this->laidOut,
         );
     }
 

@@ -7,6 +7,7 @@ namespace Nekto\Core\Planning;
 use Nekto\Core\Plan\Plan;
 use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Plan\Tempo;
+use Nekto\Core\Planning\Arranging\Arrangement;
 use Nekto\Core\Planning\Layout\Compiled;
 use Nekto\Core\Planning\Layout\FreeTime;
 use Nekto\Core\Planning\Layout\PlanBuilder;
@@ -86,9 +87,10 @@ final readonly class Planner
         $free = new FreeTime($whole);
         $compiled = new Compiled($whole, $free);
         if ($problem->hasPrevious() && $problem->tempo === Tempo::Calm) {
-            $plan = (new Mender($compiled, $free, $habits->times))->plan($this->orders($compiled, quick: true)[0]);
+            $order = $this->orders($compiled, quick: true)[0];
+            $plan = (new Mender($compiled, $free, $habits->times))->plan($order);
 
-            return $gathering->spread($this->withReasons($plan, $whole, $free, $habits));
+            return $gathering->spread($this->withReasons($this->arranged($plan, $compiled, $free, $order, $habits), $whole, $free, $habits));
         }
         $effort = $this->effort ?? self::effortFor($problem);
         $quick = $effort === 0 || ($problem->hasPrevious() && $problem->tempo !== Tempo::Eager && count($problem->tasks) > self::REPAIRED_AT_LEISURE); // a repair takes but one of them
@@ -99,7 +101,31 @@ final readonly class Planner
         [$base, $order] = $this->solve($compiled, $commitments->table, $orders, $effort);
         $plan = (new PlanBuilder($compiled, $base))->plan($order, $commitments->without);
 
-        return $gathering->spread($this->withReasons($plan, $whole, $free, $habits));
+        return $gathering->spread($this->withReasons($this->arranged($plan, $compiled, $free, $orders[0], $habits), $whole, $free, $habits));
+    }
+
+    /**
+     * Every day of a plan that is laid out anew begins as the person likes it; of one that is mended only the day that was
+     * asked for, and not once it has begun.
+     *
+     * @param  list<int>  $order  by urgency
+     */
+    private function arranged(Plan $plan, Compiled $compiled, FreeTime $free, array $order, HabitTasks $habits): Plan
+    {
+        $problem = $compiled->problem;
+        if ($problem->begins === null || ($problem->hasPrevious() && $problem->laidOut === null)) {
+            return $plan;
+        }
+        $arrangement = new Arrangement($compiled, $free, $order, $habits->times);
+        $days = [];
+        foreach ($plan->blocks as $block) {
+            $day = $problem->zone->dayOf($block->time->start);
+            if ($problem->hasPrevious() ? $day->number === $problem->laidOut && $arrangement->lies($day) : $block->time->start >= $problem->first) {
+                $days[$day->number] = $day;
+            }
+        }
+
+        return $arrangement->of($plan, array_values($days));
     }
 
     private function withReasons(Plan $plan, PlanningProblem $problem, FreeTime $free, HabitTasks $habits): Plan

@@ -23,6 +23,12 @@ return [
         'even' => 'even: work moves where that clearly pays',
         'eager' => 'eager: the best plan there is, whatever moves',
     ],
+    'begins' => [
+        'pull' => 'with what pulls most; key tasks early',
+        'hard' => 'with what is hardest: deep work before all other',
+        'light' => 'with something light and short, then the key tasks',
+    ],
+    'best_saved' => 'Your best hours are saved.',
     'lunch_order' => 'Lunch must end after it begins.',
     'lunch_both' => 'Give both times, or neither for no lunch.',
     'between' => 'Choose a number from :min to :max.',

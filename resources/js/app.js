@@ -1,5 +1,6 @@
 import Alpine from '@alpinejs/csp'
 import morph from '@alpinejs/morph'
+import bestHours from './components/bestHours.js'
 import card from './components/card.js'
 import entry from './components/entry.js'
 import field from './components/field.js'
@@ -10,6 +11,7 @@ import { listenForForms, offer, refreshEachMinute } from './page.js'
 import { listenForPulse } from './pulse.js'
 
 Alpine.plugin(morph)
+Alpine.data('bestHours', bestHours)
 Alpine.data('card', card)
 Alpine.data('entry', entry)
 Alpine.data('field', field)

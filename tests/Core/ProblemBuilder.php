@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Nekto\Core\Plan\Block;
+use Nekto\Core\Plan\DayBegins;
 use Nekto\Core\Plan\DayLimit;
 use Nekto\Core\Plan\Plan;
 use Nekto\Core\Plan\PlanningProblem;
@@ -46,6 +47,13 @@ final class ProblemBuilder
 
     private int $freeze = 0;
 
+    private ?DayBegins $begins = null;
+
+    private ?int $laidOut = null;
+
+    /** @var list<Interval> */
+    private array $best = [];
+
     public static function problem(): self
     {
         return new self;
@@ -85,12 +93,15 @@ final class ProblemBuilder
         array $after = [],
         bool $deep = false,
         string $hours = 'Office',
+        ?string $pick = null,
+        bool $key = false,
     ): self {
         $this->tasks[] = new Task(
             $id, $minutes, $importance, $hours,
             $due === null ? null : new DueDate(self::minute($due), $hard),
             $notBefore === null ? null : self::minute($notBefore),
             $least, $most, $after, $deep ? Demand::Deep : Demand::Light,
+            pick: $pick === null ? null : intdiv(self::minute("{$pick} 00:00"), 1440), key: $key,
         );
 
         return $this;
@@ -131,6 +142,22 @@ final class ProblemBuilder
         return $this;
     }
 
+    /** @param  string|null  $laidOut  the one day that is laid out where all else is mended */
+    public function begins(DayBegins $begins, ?string $laidOut = null): self
+    {
+        $this->begins = $begins;
+        $this->laidOut = $laidOut === null ? null : intdiv(self::minute("{$laidOut} 00:00"), 1440);
+
+        return $this;
+    }
+
+    public function best(string $from, string $to): self
+    {
+        $this->best[] = self::interval($from, $to);
+
+        return $this;
+    }
+
     public function build(): PlanningProblem
     {
         return new PlanningProblem(
@@ -146,6 +173,9 @@ final class ProblemBuilder
             dayLimit: new DayLimit($this->dayLimit),
             deepLimit: new DayLimit($this->deepLimit),
             freeze: $this->freeze,
+            bestHours: $this->best === [] ? null : IntervalSet::covering(...$this->best),
+            begins: $this->begins,
+            laidOut: $this->laidOut,
         );
     }
 

@@ -25,6 +25,12 @@ final readonly class HoursController
         return $this->answer(static fn () => $set->update(['week' => $request->week()]), __('settings.hours_saved', ['name' => $set->name]));
     }
 
+    /** The hours in which deep work goes best. */
+    public function updateBest(WeekHoursRequest $request): RedirectResponse
+    {
+        return $this->answer(fn () => $this->user->update(['best_hours' => $request->week()]), __('settings.best_saved'));
+    }
+
     public function storeException(DayHoursRequest $request, HoursSet $set): RedirectResponse
     {
         $date = ['date' => $request->string('date')->toString()];

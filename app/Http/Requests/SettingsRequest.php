@@ -8,6 +8,7 @@ use App\Models\EstimateUse;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nekto\Core\Hours\Stretch;
+use Nekto\Core\Plan\DayBegins;
 use Nekto\Core\Plan\Tempo;
 
 final class SettingsRequest extends FormRequest
@@ -28,6 +29,7 @@ final class SettingsRequest extends FormRequest
             'addresses' => ['nullable', 'string', 'max:500'],
             'least_piece' => ['sometimes', 'required', 'integer', 'between:25,60', 'multiple_of:5'],
             'offer_anew' => ['sometimes', 'required', 'integer', 'between:0,9999'],
+            'day_begins' => ['sometimes', 'required', Rule::enum(DayBegins::class)],
             'tempo' => ['required', Rule::enum(Tempo::class)],
             'estimates' => ['sometimes', 'required', Rule::enum(EstimateUse::class)],
             'theme' => ['required', Rule::in(['auto', 'light', 'dark'])],
@@ -69,7 +71,7 @@ final class SettingsRequest extends FormRequest
         $minutes = fn (string $key): ?int => $this->filled($key) ? Stretch::minutes($this->string($key)->toString()) : null;
 
         return [
-            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'estimates', 'tempo', 'least_piece', 'offer_anew', 'theme', 'single_keys', 'month_first', 'carry_picks', 'mend_asks', 'sound', 'remind_mail',
+            ...$this->safe(['zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'estimates', 'tempo', 'least_piece', 'offer_anew', 'day_begins', 'theme', 'single_keys', 'month_first', 'carry_picks', 'mend_asks', 'sound', 'remind_mail',
                 'remind_before', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after']),
             ...($this->has('reminds') ? ['reminds' => implode(',', array_intersect(self::REMINDS, $this->array('reminds')))] : []),
             ...($this->has('close_at') ? ['close_at' => $minutes('close_at')] : []),

@@ -8,6 +8,7 @@ use Nekto\Core\CoreException;
 use Nekto\Core\Plan\Batches;
 use Nekto\Core\Plan\Block;
 use Nekto\Core\Plan\Breaks;
+use Nekto\Core\Plan\DayBegins;
 use Nekto\Core\Plan\DayLimit;
 use Nekto\Core\Plan\Habit;
 use Nekto\Core\Plan\InvalidProblem;
@@ -69,6 +70,7 @@ final class ProblemReader
             habits: array_map(self::habit(...), $extra->objectsOrNone('habits')),
             tempo: self::tempo($extra),
             leastPiece: $extra->has('leastPiece') ? $extra->integer('leastPiece', 1, 480) : 30,
+            begins: self::begins($extra),
             pieceCost: $extra->has('pieceMinutes') ? 20 * $extra->integer('pieceMinutes', 0, 10_000) : 0,
         );
     }
@@ -156,6 +158,13 @@ final class ProblemReader
         return $extra->has('tempo')
             ? Tempo::tryFrom($extra->string('tempo')) ?? throw InvalidProblem::at('problem.tempo', 'must be "calm", "even" or "eager"')
             : Tempo::Calm;
+    }
+
+    private static function begins(Fields $extra): ?DayBegins
+    {
+        return $extra->has('dayBegins')
+            ? DayBegins::tryFrom($extra->string('dayBegins')) ?? throw InvalidProblem::at('problem.dayBegins', 'must be "pull", "hard" or "light"')
+            : null;
     }
 
     private static function block(Fields $block, bool $anchored): Block

@@ -11,7 +11,7 @@ namespace Nekto\Core\Planning\Layout;
 final class Timetable
 {
     /** A day later is too late to get the time a task would rather have. */
-    private const WORTH_WAITING = 1440;
+    public const WORTH_WAITING = 1440;
 
     public Room $room;
 
@@ -105,22 +105,29 @@ final class Timetable
      */
     public function placeWithin(int $task, int $from, int $until): bool
     {
-        $of = $this->of;
-        if ($of->odd[$task] > 0 || $of->barred[$task]) {
-            return false;
+        $left = $this->of->minutes[$task] - $this->keptMinutes($task);
+        if ($left <= 0) {
+            return $this->of->odd[$task] === 0 && ! $this->of->barred[$task] && $this->mayBegin($task, PHP_INT_MAX);
         }
-        if (! $this->mayBegin($task, PHP_INT_MAX)) {
+
+        return $this->of->odd[$task] === 0 && $this->placePart($task, $left, $from, $until);
+    }
+
+    /**
+     * The same with so many minutes of it.
+     *
+     * @return bool false if they do not fit; then nothing has changed
+     */
+    public function placePart(int $task, int $minutes, int $from, int $until): bool
+    {
+        $of = $this->of;
+        if ($of->barred[$task] || ! $this->mayBegin($task, PHP_INT_MAX)) {
             return false;
         }
         foreach ($of->predecessors[$task] as $before) {
             $from = max($from, $this->endOfKept($before));
         }
-        $left = $of->minutes[$task] - $this->keptMinutes($task);
-        $from = $of->problem->aligned(max($from, $of->release[$task]));
-        if ($left <= 0) {
-            return true;
-        }
-        [$lane, $found, $missing] = $this->bestFor($task, $left, $from, $until);
+        [$lane, $found, $missing] = $this->bestFor($task, $minutes, $of->problem->aligned(max($from, $of->release[$task])), $until);
         if ($missing > 0) {
             return false;
         }

@@ -7,6 +7,8 @@ namespace Nekto\Core\Planning\Mending;
 use Nekto\Core\Planning\Layout\Compiled;
 use Nekto\Core\Planning\Layout\Keeping;
 use Nekto\Core\Planning\Layout\Room;
+use Nekto\Core\Planning\Layout\Timetable;
+use Nekto\Core\Time\Interval;
 
 /** A plan while it is mended: what lies where, and what has lost its place. A clone costs next to nothing until it changes. */
 final class Draft
@@ -34,7 +36,7 @@ final class Draft
     /** @var array<int, true> tasks that moved without being hit */
     public array $pushed = [];
 
-    /** @var array<int, int> minutes from now until each of them ends */
+    /** @var array<int, int> minutes from now until each of them ends, as they count */
     private array $ended = [];
 
     /** What all of them fare worse by, in twentieths of a weighted minute. */
@@ -43,7 +45,7 @@ final class Draft
     /** Their minutes that lie elsewhere now. */
     public int $minutes = 0;
 
-    /** The sum of their ends: of two drafts that are alike the earlier is better. */
+    /** The sum of their ends: of two drafts that are alike the earlier is better; to lie beside the best hours is as bad as a day later. */
     public int $ends = 0;
 
     public function __construct(private readonly Compiled $of)
@@ -131,7 +133,7 @@ final class Draft
         $this->uncount($task);
         $this->worse += $this->fares[$task] = $worse;
         $this->minutes += $this->elsewhere[$task] = $this->of->moved($task, [...$this->blocks[$task] ?? [], ...$this->of->apart[$task]]);
-        $this->ends += $this->ended[$task] = $this->end($task) - $this->of->problem->now;
+        $this->ends += $this->ended[$task] = $this->end($task) - $this->of->problem->now + ($this->isAtItsBest($task) ? 0 : Timetable::WORTH_WAITING);
     }
 
     /** So many minutes of a task that looks for a place cannot lie where they lay: something else does. */
@@ -139,6 +141,19 @@ final class Draft
     {
         $this->minutes += $minutes;
         $this->elsewhere[$task] = ($this->elsewhere[$task] ?? 0) + $minutes;
+    }
+
+    /** True unless some of a task that would rather be at certain hours lies beside them. */
+    private function isAtItsBest(int $task): bool
+    {
+        $hours = $this->of->rather[$task] < 0 ? null : $this->of->problem->bestHours;
+        foreach ($hours === null ? [] : $this->blocks[$task] ?? [] as [$start, $end]) {
+            if (! $hours->engulfs(new Interval($start, $end))) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** What a task fared does not count any more. */

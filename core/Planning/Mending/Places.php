@@ -26,11 +26,12 @@ final readonly class Places
     /**
      * Free time of a task's hours that its day has room for.
      *
+     * @param  bool  $best  only where it would rather be
      * @return list<array{int, int, int}> start, end, and the most minutes there
      */
-    public function gaps(Draft $draft, int $task, int $from, int $until): array
+    public function gaps(Draft $draft, int $task, int $from, int $until, bool $best = false): array
     {
-        $lane = $this->of->lane[$task];
+        $lane = $best ? $this->of->rather[$task] : $this->of->lane[$task];
         [$starts, $ends, $days] = [$draft->room->free->starts[$lane], $draft->room->free->ends[$lane], $draft->room->free->days[$lane]];
         $limited = $this->of->limited[$task];
         $gaps = [];

@@ -288,7 +288,8 @@ final readonly class Ways
     {
         $gaps = $this->places->gaps($draft, $task, $from, $until);
         $isFound = false;
-        foreach ($this->places->whole($draft, $task, $minutes, $gaps, self::GAPS) as [$start, $end]) {
+        $best = $this->of->rather[$task] < 0 ? [] : $this->places->whole($draft, $task, $minutes, $this->places->gaps($draft, $task, $from, $until, best: true), 1);
+        foreach ([...$best, ...$this->places->whole($draft, $task, $minutes, $gaps, self::GAPS)] as [$start, $end]) {
             $way = $this->laid($draft, $task, $start, $end);
             if ($way !== null) {
                 $isFound = true;

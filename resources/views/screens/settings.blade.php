@@ -25,6 +25,7 @@
                     <x-field class="wide" name="addresses" label="Further mail addresses of yours in calendars" :value="$user->addresses" hint="with commas between; a meeting you declined under one of them does not block" />
                     <div class="form-row wide"><label for="estimates">The plan lays out</label><select class="field" id="estimates" name="estimates">@foreach (App\Models\EstimateUse::cases() as $use)<option value="{{ $use->value }}" @selected(old('estimates', $user->estimates->value) === $use->value)>{{ __("settings.estimates.{$use->value}") }}</option>@endforeach</select><p class="soft">{{ trans_choice('settings.pairs', $pairs) }}</p></div>
                     <div class="form-row wide"><label for="tempo">When life interferes</label><select class="field" id="tempo" name="tempo">@foreach (Tempo::cases() as $tempo)<option value="{{ $tempo->value }}" @selected(old('tempo', $user->tempo) === $tempo->value)>{{ __("settings.tempo.{$tempo->value}") }}</option>@endforeach</select></div>
+                    <div class="form-row wide"><label for="day_begins">A day that is laid out begins</label><select class="field" id="day_begins" name="day_begins">@foreach (Nekto\Core\Plan\DayBegins::cases() as $begins)<option value="{{ $begins->value }}" @selected(old('day_begins', $user->day_begins->value) === $begins->value)>{{ __("settings.begins.{$begins->value}") }}</option>@endforeach</select></div>
                     <div class="form-row"><label for="theme">Looks</label><select class="field" id="theme" name="theme">@foreach (['auto' => 'as the system', 'light' => 'light', 'dark' => 'dark'] as $value => $word)<option value="{{ $value }}" @selected(old('theme', $user->theme) === $value)>{{ $word }}</option>@endforeach</select></div>
                     <div class="form-row"><label for="month_first">A date as 3/4</label><select class="field" id="month_first" name="month_first"><option value="0">day first: 3 April</option><option value="1" @selected(old('month_first', $user->month_first))>month first: 4 March</option></select></div>
                     <div class="form-row"><label for="carry_picks">Picks that were not done</label><select class="field" id="carry_picks" name="carry_picks"><option value="1">go over to the next day</option><option value="0" @selected(! old('carry_picks', $user->carry_picks))>are offered again</option></select></div>
@@ -46,6 +47,7 @@
             </form>
         </section>
         <section aria-labelledby="hours">
+            <x-best-hours :$names :$sets :week="$user->best_hours ?? []" />
             @foreach ($sets as $set)
                 <div class="section-head"><h2 @if ($loop->first) id="hours" @endif>{{ $set->name }}</h2><span class="soft">several stretches with a comma between; empty is closed</span></div>
                 <form method="post" action="/settings/hours/{{ $set->id }}" data-whole>

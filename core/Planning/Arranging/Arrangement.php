@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nekto\Core\Planning\Arranging;
+
+use Nekto\Core\Plan\Block;
+use Nekto\Core\Plan\DayBegins;
+use Nekto\Core\Plan\DayLimit;
+use Nekto\Core\Plan\Plan;
+use Nekto\Core\Planning\Layout\Compiled;
+use Nekto\Core\Planning\Layout\FreeTime;
+use Nekto\Core\Planning\Layout\Timetable;
+use Nekto\Core\Task\Demand;
+use Nekto\Core\Time\Interval;
+use Nekto\Core\Time\LocalDay;
+
+/**
+ * Lays the work of a day in the order in which the person likes to do it. Each task keeps its minutes of that day; nothing
+ * gets later than it is due (what is late already: than it was), nothing is cut into more pieces, and fixed blocks and
+ * habits stay. A day whose work does not go in that order begins so at least; else it stays as it is.
+ */
+final readonly class Arrangement
+{
+    /** Minutes of light work that is short enough to begin a day with. */
+    private const SHORT = 30;
+
+    private Compiled $of;
+
+    /** @var array<int, int> place by urgency, by task */
+    private array $rank;
+
+    /**
+     * @param  list<int>  $order  tasks by urgency
+     * @param  array<string, mixed>  $stay  by id of the tasks that stay where they are
+     */
+    public function __construct(Compiled $of, FreeTime $free, array $order, private array $stay)
+    {
+        $problem = $of->problem; // a day keeps its minutes of each kind, so that no limit is asked
+        $this->of = new Compiled($problem->with(dayLimit: new DayLimit, hoursLimits: [], deepLimit: new DayLimit), $free);
+        $this->rank = array_flip($order);
+    }
+
+    /** Whether the work of that day has not begun yet: its beginning can still be chosen. */
+    public function lies(LocalDay $day): bool
+    {
+        $problem = $this->of->problem;
+        $span = $problem->zone->day($day);
+        foreach ($problem->hours as $hours) {
+            if (($hours->between($span->start, $span->end)->intervals[0]->start ?? PHP_INT_MAX) < $problem->first) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @param  list<LocalDay>  $days */
+    public function of(Plan $plan, array $days): Plan
+    {
+        $blocks = $plan->blocks;
+        foreach ($days as $day) {
+            $blocks = $this->arranged($blocks, $day);
+        }
+        usort($blocks, static fn (Block $a, Block $b): int => $a->time->start <=> $b->time->start);
+
+        return new Plan($blocks, $plan->unplaced);
+    }
+
+    /**
+     * @param  list<Block>  $blocks
+     * @return list<Block>
+     */
+    private function arranged(array $blocks, LocalDay $day): array
+    {
+        $span = $this->of->problem->zone->day($day);
+        $moves = fn (Block $block): bool => ! $block->anchored && ! isset($this->stay[$block->task]) && $block->time->start >= max($span->start, $this->of->problem->frozenUntil) && $block->time->start < $span->end;
+        $there = array_values(array_filter($blocks, $moves));
+        $minutes = $first = [];
+        foreach ($there as $block) {
+            $task = $this->of->index[$block->task];
+            $minutes[$task] = ($minutes[$task] ?? 0) + $block->time->length();
+            $first[$task] = min($first[$task] ?? PHP_INT_MAX, $block->time->start);
+        }
+        if (count($minutes) < 2) {
+            return $blocks;
+        }
+        $others = array_values(array_filter($blocks, static fn (Block $block): bool => ! $moves($block)));
+        $table = new Timetable($this->of);
+        foreach ($others as $block) {
+            $block->anchored || $table->keep($this->of->index[$block->task], $block->time->start, $block->time->end);
+        }
+        foreach ($this->orders($minutes, $first, $day) as $order) {
+            $laid = $this->laid(clone $table, $order, $minutes, $this->untils($blocks, $minutes, $span), $span);
+            if ($laid !== null && count($laid) <= count($there)) {
+                return [...$others, ...$laid];
+            }
+        }
+
+        return $blocks;
+    }
+
+    /**
+     * As the person likes it; only the first task so; only key tasks first.
+     *
+     * @param  array<int, int>  $minutes  by task
+     * @param  array<int, int>  $first  when each begins as it lies
+     * @return list<list<int>>
+     */
+    private function orders(array $minutes, array $first, LocalDay $day): array
+    {
+        $problem = $this->of->problem;
+        $begins = $this->lies($day) ? $problem->begins : DayBegins::Pull;
+        $opener = $begins === DayBegins::Light ? $this->opener($minutes) : null;
+        $key = fn (int $task): bool => $problem->tasks[$task]->key && $problem->tasks[$task]->pick === $day->number;
+        $rank = fn (int $task): array => [$task !== $opener, $begins === DayBegins::Hard && ! $this->of->deep[$task], ! $key($task), $this->rank[$task] ?? PHP_INT_MAX, $task];
+        $tasks = array_keys($minutes);
+        usort($tasks, static fn (int $a, int $b): int => $rank($a) <=> $rank($b));
+        $begun = $keys = array_keys($first);
+        usort($begun, static fn (int $a, int $b): int => [$a !== $tasks[0], $first[$a]] <=> [$b !== $tasks[0], $first[$b]]);
+        usort($keys, static fn (int $a, int $b): int => [! $key($a), $first[$a]] <=> [! $key($b), $first[$b]]);
+
+        return array_map($this->afterPredecessors(...), [$tasks, $begun, $keys]);
+    }
+
+    /**
+     * The most urgent task that is light and short.
+     *
+     * @param  array<int, int>  $minutes  by task
+     */
+    private function opener(array $minutes): ?int
+    {
+        $found = null;
+        foreach ($minutes as $task => $some) {
+            if ($this->of->problem->tasks[$task]->demand === Demand::Light && $some <= self::SHORT && $this->of->predecessors[$task] === []
+                && ($found === null || ($this->rank[$task] ?? PHP_INT_MAX) < ($this->rank[$found] ?? PHP_INT_MAX))) {
+                $found = $task;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<int>  $tasks
+     * @return list<int> each after those of them that it comes after
+     */
+    private function afterPredecessors(array $tasks): array
+    {
+        $order = [];
+        foreach ($tasks as $task) {
+            $before = array_values(array_filter($tasks, fn (int $other): bool => isset($this->of->allPredecessors[$task][$other]) && ! in_array($other, $order, true)));
+            usort($before, fn (int $a, int $b): int => count($this->of->allPredecessors[$a]) <=> count($this->of->allPredecessors[$b]));
+            $order = [...$order, ...$before, ...(in_array($task, $order, true) ? [] : [$task])];
+        }
+
+        return $order;
+    }
+
+    /**
+     * Until when each task may lie on that day.
+     *
+     * @param  list<Block>  $blocks
+     * @param  array<int, int>  $minutes  by task
+     * @return array<int, int>
+     */
+    private function untils(array $blocks, array $minutes, Interval $day): array
+    {
+        $ends = $starts = [];
+        foreach ($blocks as $block) {
+            $task = $this->of->index[$block->task];
+            $ends[$task] = max($ends[$task] ?? 0, $block->time->end);
+            isset($minutes[$task]) || $starts[$task] = min($starts[$task] ?? PHP_INT_MAX, $block->time->start);
+        }
+        $untils = [];
+        foreach (array_keys($minutes) as $task) {
+            $until = min($day->end, max($this->of->due[$task], $ends[$task] > $day->end ? $day->end : $ends[$task]));
+            foreach ($this->of->successors[$task] as $next) {
+                $until = min($until, $starts[$next] ?? PHP_INT_MAX);
+            }
+            $untils[$task] = $until;
+        }
+
+        return $untils;
+    }
+
+    /**
+     * @param  list<int>  $order
+     * @param  array<int, int>  $minutes  by task
+     * @param  array<int, int>  $untils  by task
+     * @return list<Block>|null null if it does not go
+     */
+    private function laid(Timetable $table, array $order, array $minutes, array $untils, Interval $day): ?array
+    {
+        $laid = [];
+        foreach ($order as $task) {
+            if (! $table->placePart($task, $minutes[$task], $day->start, $untils[$task])) {
+                return null;
+            }
+            foreach ($table->laid as [$start, $end]) {
+                $laid[] = new Block($this->of->ids[$task], new Interval($start, $end));
+            }
+        }
+
+        return $laid;
+    }
+}
