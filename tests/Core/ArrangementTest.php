@@ -131,6 +131,10 @@ final class ArrangementTest extends TestCase
             self::assertSame([], (new Checker($json))->faults(json_decode((new PlanWriter($problem->zone))->write($arranged), true)));
             self::assertSame(self::minutes($problem, $plain), self::minutes($problem, $arranged), 'each day has its minutes of each task');
             self::assertLessThanOrEqual(count($plain->blocks), count($arranged->blocks), 'no more pieces');
+            foreach (self::spans($problem, $plain) as $day => [$start, $end]) {
+                [$first, $last] = self::spans($problem, $arranged)[$day];
+                self::assertTrue($first <= $start && $last <= $end, 'no day begins or ends later');
+            }
             foreach ($problem->tasks as $task) {
                 self::assertLessThanOrEqual(self::late($plain, $task->id, $task->due->at ?? PHP_INT_MAX), self::late($arranged, $task->id, $task->due->at ?? PHP_INT_MAX), "{$task->id} is no later");
             }
@@ -178,6 +182,18 @@ final class ArrangementTest extends TestCase
         ksort($minutes);
 
         return $minutes;
+    }
+
+    /** @return array<int, array{int, int}> by day: when its first block begins and its last one ends */
+    private static function spans(PlanningProblem $problem, Plan $plan): array
+    {
+        $spans = [];
+        foreach ($plan->blocks as $block) {
+            $day = $problem->zone->dayOf($block->time->start)->number;
+            $spans[$day] = [min($spans[$day][0] ?? PHP_INT_MAX, $block->time->start), max($spans[$day][1] ?? 0, $block->time->end)];
+        }
+
+        return $spans;
     }
 
     private static function late(Plan $plan, string $task, int $due): int

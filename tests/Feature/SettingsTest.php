@@ -46,6 +46,45 @@ final class SettingsTest extends FeatureTestCase
     }
 
     #[Test]
+    public function a_day_that_is_laid_out_begins_as_it_is_said_here(): void
+    {
+        $this->task('Essay', minutes: 120)->update(['demand' => 'deep']);
+        $this->task('Quotes', minutes: 20, importance: Importance::Vital);
+        $this->task('Proofs', minutes: 60, importance: Importance::High);
+
+        foreach (['light' => 'Quotes', 'hard' => 'Essay', 'pull' => 'Quotes'] as $begins => $first) {
+            $this->put('/settings', [...self::RULES, 'day_begins' => $begins])->assertSessionHasNoErrors();
+            $this->post('/plan/lay-out');
+            self::assertStringEndsWith($first, $this->plan()[0], $begins);
+        }
+        $this->get('/settings')->assertSee('value="pull" selected', false);
+        $this->from('/settings')->put('/settings', [...self::RULES, 'day_begins' => 'late'])->assertSessionHasErrors('day_begins');
+    }
+
+    #[Test]
+    public function best_hours_are_kept_and_deep_work_goes_there(): void
+    {
+        $this->task('Essay', minutes: 60)->update(['demand' => 'deep']);
+        $this->task('Quotes', minutes: 60);
+        $this->put('/settings/best-hours', ['week' => ['wed' => '13:15–15', 'thu' => '9 to 11']])->assertRedirect('/settings#best-hours')->assertSessionHasNoErrors();
+        self::assertSame(['wed' => [['13:15', '15:00']], 'thu' => [['09:00', '11:00']]], $this->ines->refresh()->best_hours);
+
+        $this->post('/plan/lay-out');
+        self::assertContains('Wed 13:15–14:15 Essay', $this->plan());
+        $this->get('/settings')->assertSee('value="13:15–15:00"', false)->assertSee('<rect x="435" width="105"', false);
+        $this->get('/shape?block='.$this->ines->blocks()->whereRelation('task', 'title', 'Essay')->value('id'))->assertSee('It lies in your best hours.');
+
+        $this->from('/settings')->put('/settings/best-hours', ['week' => ['wed' => 'mornings']])->assertSessionHasErrors('week.wed');
+        $this->from('/settings')->put('/settings/best-hours', ['week' => ['noday' => '9-10']])->assertSessionHasErrors('week');
+        self::assertSame([['13:15', '15:00']], $this->ines->refresh()->best_hours['wed'] ?? null, 'what was wrong changed nothing');
+
+        $this->put('/settings/best-hours', ['week' => []])->assertSessionHasErrors('week');
+        $this->put('/settings/best-hours', ['week' => ['wed' => '']])->assertSessionHasNoErrors();
+        $this->post('/plan/lay-out');
+        self::assertSame('Wed 09:00', substr($this->plan()[0], 0, 9));
+    }
+
+    #[Test]
     public function whoever_wants_it_eager_gets_the_best_plan_whatever_moves(): void
     {
         $this->block($this->task('Invoices', importance: Importance::Low, minutes: 60), '2026-03-11 09:00', '2026-03-11 10:00');

@@ -28,7 +28,7 @@ final readonly class HoursController
     /** The hours in which deep work goes best. */
     public function updateBest(WeekHoursRequest $request): RedirectResponse
     {
-        return $this->answer(fn () => $this->user->update(['best_hours' => $request->week()]), __('settings.best_saved'));
+        return $this->answer(fn () => $this->user->update(['best_hours' => $request->week()]), __('settings.best_saved'), 'best-hours');
     }
 
     public function storeException(DayHoursRequest $request, HoursSet $set): RedirectResponse
@@ -44,12 +44,12 @@ final readonly class HoursController
     }
 
     /** @param  \Closure(): mixed  $change */
-    private function answer(\Closure $change, string $said): RedirectResponse
+    private function answer(\Closure $change, string $said, string $at = 'hours'): RedirectResponse
     {
         $revision = $this->replan->after($this->user, Clock::now(), static function () use ($change): void {
             $change();
         });
 
-        return redirect('/settings#hours')->with($this->said->about($revision, $said));
+        return redirect("/settings#{$at}")->with($this->said->about($revision, $said));
     }
 }

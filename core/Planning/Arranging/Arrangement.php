@@ -17,8 +17,9 @@ use Nekto\Core\Time\LocalDay;
 
 /**
  * Lays the work of a day in the order in which the person likes to do it. Each task keeps its minutes of that day; nothing
- * gets later than it is due (what is late already: than it was), nothing is cut into more pieces, and fixed blocks and
- * habits stay. A day whose work does not go in that order begins so at least; else it stays as it is.
+ * gets later than it is due (what is late already: than it was), nothing is cut into more pieces, the day begins no later
+ * and ends no later, and fixed blocks and habits stay. A day whose work does not go in that order begins so at least; else
+ * it stays as it is.
  */
 final readonly class Arrangement
 {
@@ -92,12 +93,24 @@ final readonly class Arrangement
         }
         foreach ($this->orders($minutes, $first, $day) as $order) {
             $laid = $this->laid(clone $table, $order, $minutes, $this->untils($blocks, $minutes, $span), $span);
-            if ($laid !== null && count($laid) <= count($there)) {
+            if ($laid !== null && count($laid) <= count($there) && self::isWithin($laid, $there)) {
                 return [...$others, ...$laid];
             }
         }
 
         return $blocks;
+    }
+
+    /**
+     * @param  list<Block>  $blocks
+     * @param  list<Block>  $others
+     */
+    private static function isWithin(array $blocks, array $others): bool
+    {
+        $start = static fn (array $some): int => min(array_map(static fn (Block $block): int => $block->time->start, $some));
+        $end = static fn (array $some): int => max(array_map(static fn (Block $block): int => $block->time->end, $some));
+
+        return $start($blocks) <= $start($others) && $end($blocks) <= $end($others);
     }
 
     /**
@@ -112,8 +125,9 @@ final readonly class Arrangement
         $problem = $this->of->problem;
         $begins = $this->lies($day) ? $problem->begins : DayBegins::Pull;
         $opener = $begins === DayBegins::Light ? $this->opener($minutes) : null;
-        $key = fn (int $task): bool => $problem->tasks[$task]->key && $problem->tasks[$task]->pick === $day->number;
-        $rank = fn (int $task): array => [$task !== $opener, $begins === DayBegins::Hard && ! $this->of->deep[$task], ! $key($task), $this->rank[$task] ?? PHP_INT_MAX, $task];
+        $picked = static fn (int $task): bool => $problem->tasks[$task]->pick === $day->number;
+        $key = static fn (int $task): bool => $picked($task) && $problem->tasks[$task]->key;
+        $rank = fn (int $task): array => [$task !== $opener, $begins === DayBegins::Hard && ! $this->of->deep[$task], ! $key($task), ! $picked($task), $this->rank[$task] ?? PHP_INT_MAX, $task];
         $tasks = array_keys($minutes);
         usort($tasks, static fn (int $a, int $b): int => $rank($a) <=> $rank($b));
         $begun = $keys = array_keys($first);

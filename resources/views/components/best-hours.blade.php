@@ -9,7 +9,7 @@
     };
 @endphp
 <div class="section-head"><h2 id="best-hours">Best hours</h2><span class="soft">deep work goes there where that makes nothing late</span></div>
-<form method="post" action="/settings/best-hours" data-whole x-data="bestHours">
+<form class="best-form" method="post" action="/settings/best-hours" data-whole x-data="bestHours">
     @csrf @method('put')<input type="hidden" name="set" value="best">
     <div class="best-row best-scale" aria-hidden="true"><span></span><span class="best-marks">@foreach (['06', '09', '12', '15', '18', '21'] as $hour)<span>{{ $hour }}</span>@endforeach</span></div>
     @foreach ($names as $key => $name)
