@@ -9,6 +9,7 @@ use Nekto\Core\Plan\Block;
 use Nekto\Core\Plan\Plan;
 use Nekto\Core\Plan\PlanningProblem;
 use Nekto\Core\Planning\Planner;
+use Nekto\Core\Prospect\Flow\Overload;
 use Nekto\Core\Task\DueDate;
 use Nekto\Core\Task\Task;
 use Nekto\Core\Time\Interval;
@@ -18,8 +19,9 @@ use Nekto\Core\Time\LocalDay;
 /**
  * The cheapest ways out when not all work comes in time: the smallest move of one due date, the smallest cut of one task,
  * the least valuable task to drop, the fewest extra hours on one day. How much is missing at a due date (Feasibility) says
- * how much each must be at least and which tasks it could be about; whether it is enough is found by planning again, from
- * the order of the plan as it is, with that much and then a little more. A way counts if with it all is in time that is due
+ * how much each must be at least; a flow (Overload) knows which tasks it could be about, and that what wins less than that
+ * need not be tried. Whether it is enough is found by planning again, from the order of the plan as it is, with
+ * that much and then a little more. A way counts if with it all is in time that is due
  * at the first date that cannot be met now, and what is late for other reasons is about as late as it was.
  */
 final readonly class WaysOut
@@ -60,6 +62,9 @@ final readonly class WaysOut
     /** That date, or the first that the plan misses; the horizon if only work without a date has no place. */
     private int $until;
 
+    /** So much is too much in any case, be it for other reasons too. In minutes. */
+    public int $atLeast;
+
     /** Minutes that must be won at least; 0 where it is not known. */
     private int $missing;
 
@@ -89,9 +94,11 @@ final readonly class WaysOut
             }
         }
         $this->until = $until;
+        $overload = Overload::of($alone, $until);
         $this->missing = $this->crunch?->missing() ?? 0;
+        $this->atLeast = max($this->missing, $overload->missing);
         $finished = max($until, $finished);
-        $competing = array_filter($problem->tasks, fn (Task $task): bool => ! $task->waiting && $this->canHelp($task, $finished));
+        $competing = array_filter($problem->tasks, fn (Task $task): bool => ! $task->waiting && $this->canHelp($task, $finished) && ($overload->missing === 0 || isset($overload->competing[$task->id])));
         usort($competing, static fn (Task $a, Task $b): int => [$a->importance->weight(), -$a->minutes, $a->id] <=> [$b->importance->weight(), -$b->minutes, $b->id]);
         $this->competing = $competing;
     }
@@ -216,8 +223,12 @@ final readonly class WaysOut
         return intdiv($minutes + $this->problem->step - 1, $this->problem->step) * $this->problem->step;
     }
 
-    private function isEnough(Outcome $then): bool
+    /** @phpstan-assert-if-true !null $then */
+    private function isEnough(?Outcome $then): bool
     {
+        if ($then === null) {
+            return false;
+        }
         foreach ($this->problem->tasks as $task) {
             if (isset($then->late[$task->id]) && $task->due?->at === $this->until) {
                 return false;
@@ -239,9 +250,10 @@ final readonly class WaysOut
         return $sum;
     }
 
-    private function solve(PlanningProblem $problem): Outcome
+    /** How it ends with a change; null where it is known without planning that this is too little. */
+    private function solve(PlanningProblem $problem): ?Outcome
     {
-        return new Outcome($problem, $this->planner->plan($problem));
+        return Overload::of($problem, $this->until)->missing > $this->atLeast - $this->missing ? null : new Outcome($problem, $this->planner->plan($problem));
     }
 
     private function instead(Task $task, ?Task $other): PlanningProblem
@@ -283,7 +295,7 @@ final readonly class WaysOut
         return array_slice(array_values($days), 0, self::TRIED);
     }
 
-    private function withExtra(string $hours, LocalDay $day, int $quarters, bool $early): Outcome
+    private function withExtra(string $hours, LocalDay $day, int $quarters, bool $early): ?Outcome
     {
         $extra = $this->extra($hours, $day, $quarters, $early);
         $open = $this->problem->hours;

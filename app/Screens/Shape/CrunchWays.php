@@ -22,8 +22,9 @@ final readonly class CrunchWays
     /**
      * @param  list<array{way: string, says: string, late: int}>  $ways  the cheapest of each kind
      * @param  int  $lateNow  tasks that are late by the plan as it is
+     * @param  int  $missing  minutes that are too much in any case
      */
-    private function __construct(public array $ways, public int $lateNow) {}
+    private function __construct(public array $ways, public int $lateNow, public int $missing) {}
 
     public static function of(Desk $desk, ProblemLoader $problems, DuePoint $crunch, int $lateNow): self
     {
@@ -38,7 +39,7 @@ final readonly class CrunchWays
             $ways[] = ['way' => $found->asText(), 'says' => self::says($desk, $found), 'late' => self::late($loaded->problem, $way->then)];
         }
 
-        return new self($ways, $lateNow);
+        return new self($ways, $lateNow, $out->atLeast);
     }
 
     /** What a way out is, as "Cut Captions by 40 min". */
