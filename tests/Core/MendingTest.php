@@ -213,6 +213,21 @@ final class MendingTest extends TestCase
         self::assertGreaterThan(20, $looked, 'the property was looked at');
     }
 
+    /** The answer depends on nothing but the problem, and what was mended is whole: mending it again moves nothing. */
+    #[Test]
+    #[DataProvider('recorded')]
+    public function a_mend_is_the_same_each_time_and_needs_none_itself(string $instance): void
+    {
+        $problem = (new ProblemReader)->read((string) file_get_contents(dirname(__DIR__, 2)."/bench/mend/{$instance}.json"));
+        $mended = (new Planner)->plan($problem);
+
+        self::assertEquals($mended->blocks, (new Planner)->plan($problem)->blocks);
+        if ($mended->unplaced === []) {
+            $again = $problem->with(previous: array_values(array_filter($mended->blocks, static fn (Block $block): bool => ! $block->anchored)));
+            self::assertSame([], (new PlanDifference($again, (new Planner)->plan($again)))->moves());
+        }
+    }
+
     /**
      * @param  int  $tasks  that may move
      * @param  int  $late  weighted minutes that may be late anew
