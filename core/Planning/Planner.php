@@ -75,8 +75,9 @@ final readonly class Planner
      *                            first answer; null: what is quick enough for someone who waits, by the number of tasks
      * @param  list<string>|null  $from  tasks in an order to begin with, such as that of a plan at hand, predecessors first;
      *                                   null: orders that rules give
+     * @param  int  $chance  the sequence of chance; to measure whether an answer leans on it
      */
-    public function __construct(private ?int $effort = null, private ?array $from = null) {}
+    public function __construct(private ?int $effort = null, private ?array $from = null, private int $chance = OrderSearch::CHANCE) {}
 
     /** Lack of time is an answer, not an error: what finds no place is in Plan::$unplaced. */
     public function plan(PlanningProblem $problem): Plan
@@ -162,7 +163,7 @@ final readonly class Planner
                 return $calm;
             }
         }
-        $fresh = [$base, (new OrderSearch($compiled, $base))->best($orders, $effort)];
+        $fresh = [$base, (new OrderSearch($compiled, $base, $this->chance))->best($orders, $effort)];
 
         return $calm !== null && Sequence::costOf(...$calm) <= Sequence::costOf(...$fresh) ? $calm : $fresh;
     }

@@ -46,9 +46,9 @@ final class OrderSearch
     /** An order that is worse by this share may be gone on from, at the beginning. */
     private const HARDLY_WORSE = 0.01;
 
-    private float $left = 0.0;
+    public const CHANCE = 20260311;
 
-    private int $chance = 20260311;
+    private float $left = 0.0;
 
     private Sequence $now;
 
@@ -56,8 +56,11 @@ final class OrderSearch
 
     private readonly Timetable $base;
 
-    /** @param  Timetable|null  $base  with blocks that are kept; null if all time is free */
-    public function __construct(private readonly Compiled $of, ?Timetable $base = null)
+    /**
+     * @param  Timetable|null  $base  with blocks that are kept; null if all time is free
+     * @param  int  $chance  where the fixed sequence begins; another number is another sequence
+     */
+    public function __construct(private readonly Compiled $of, ?Timetable $base = null, private int $chance = self::CHANCE)
     {
         $this->base = $base ?? new Timetable($of);
         $this->estimate = new MoveEstimate($of);
