@@ -9,7 +9,9 @@ use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
 use App\Rows\Blocks;
+use App\Rows\Candidate;
 use App\Rows\DayLimits;
+use App\Rows\Desk;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Rows\Steps;
@@ -100,8 +102,17 @@ final readonly class ProblemLoader
             lineIsWish: true,
             pieceCost: self::PIECE,
             begins: $rows->time->user->day_begins,
+            pulls: $afresh || $laidOut !== null ? $this->pulls($rows) : [],
             laidOut: $laidOut?->number,
         ), $rows->time, $rows->tasks, $movable, $rows->running === null ? null : (string) $rows->running->task_id);
+    }
+
+    /** @return array<int, int> by task id */
+    private function pulls(PlanRows $rows): array
+    {
+        $open = (new Desk(static fn (): User => $rows->time->user, $rows->now, $this->times))->open();
+
+        return $open->weighed()->map(static fn (Candidate $one): int => $one->pull->total())->all();
     }
 
     /**

@@ -48,6 +48,7 @@ final readonly class PlanningProblem
      *                          Monsell, "Task switching", Trends in Cognitive Sciences 7, 2003); mending does not ask
      * @param  DayBegins|null  $begins  in which order the work of a day is laid that is laid out anew; null: as is best for
      *                                  the whole plan
+     * @param  array<int>  $pulls  by task id: what pulls most is laid first there; of equals the more urgent
      * @param  int|null  $laidOut  the number of a day that is laid out on request where all else is mended
      *
      * @throws InvalidProblem if a part contradicts another; the message names the part
@@ -77,6 +78,7 @@ final readonly class PlanningProblem
         public bool $lineIsWish = false,
         public int $pieceCost = 0,
         public ?DayBegins $begins = null,
+        public array $pulls = [],
         public ?int $laidOut = null,
     ) {
         $step >= 1 && 60 % $step === 0 || throw InvalidProblem::at('step', 'must divide 60');
@@ -135,7 +137,7 @@ final readonly class PlanningProblem
             $anchored ?? $this->anchored, $previous ?? $this->previous, $dayLimit ?? $this->dayLimit, $deepLimit ?? $this->deepLimit,
             $hoursLimits ?? $this->hoursLimits, $this->parts, $this->bestHours, $this->deepOnly, $this->breaks, $this->batches, $this->freeze,
             $habits ?? $this->habits, $tempo ?? $this->tempo, $this->leastPiece, $this->lineIsWish, $this->pieceCost,
-            $this->begins, $this->laidOut,
+            $this->begins, $this->pulls, $this->laidOut,
         );
     }
 

@@ -43,6 +43,19 @@ final class ArrangementTest extends TestCase
         ];
     }
 
+    /** A short call is not before the vital work that pulls more, however little it takes. */
+    #[Test]
+    public function what_pulls_most_comes_first_of_key_tasks_too(): void
+    {
+        $day = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 17:00')
+            ->task('Call', minutes: 15, importance: Importance::Vital, due: 'Mon 17:00', pick: 'Mon', key: true)
+            ->task('Essay', minutes: 120, importance: Importance::Vital, due: 'Mon 17:00', deep: true, pick: 'Mon', key: true)
+            ->task('Quotes', minutes: 20, importance: Importance::Vital, due: 'Mon 17:00', pick: 'Mon')->begins(DayBegins::Pull);
+
+        self::assertSame(['Call', 'Essay', 'Quotes'], self::titles($day), 'of those that pull alike the more urgent');
+        self::assertSame(['Essay', 'Call', 'Quotes'], self::titles($day->pulls(['Call' => 64, 'Essay' => 84, 'Quotes' => 90])));
+    }
+
     #[Test]
     public function nothing_gets_late_by_it(): void
     {

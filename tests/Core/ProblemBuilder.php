@@ -51,6 +51,9 @@ final class ProblemBuilder
 
     private ?int $laidOut = null;
 
+    /** @var array<int> */
+    private array $pulls = [];
+
     /** @var list<Interval> */
     private array $best = [];
 
@@ -151,6 +154,14 @@ final class ProblemBuilder
         return $this;
     }
 
+    /** @param  array<int>  $pulls  by task */
+    public function pulls(array $pulls): self
+    {
+        $this->pulls = $pulls;
+
+        return $this;
+    }
+
     public function best(string $from, string $to): self
     {
         $this->best[] = self::interval($from, $to);
@@ -175,6 +186,7 @@ final class ProblemBuilder
             freeze: $this->freeze,
             bestHours: $this->best === [] ? null : IntervalSet::covering(...$this->best),
             begins: $this->begins,
+            pulls: $this->pulls,
             laidOut: $this->laidOut,
         );
     }

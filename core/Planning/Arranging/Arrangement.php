@@ -28,7 +28,7 @@ final readonly class Arrangement
 
     private Compiled $of;
 
-    /** @var array<int, int> place by urgency, by task */
+    /** @var array<int, array{int, int}> what pulls most first, of equals the most urgent; by task */
     private array $rank;
 
     /**
@@ -39,7 +39,8 @@ final readonly class Arrangement
     {
         $problem = $of->problem; // a day keeps its minutes of each kind, so that no limit is asked
         $this->of = new Compiled($problem->with(dayLimit: new DayLimit, hoursLimits: [], deepLimit: new DayLimit), $free);
-        $this->rank = array_flip($order);
+        $places = array_flip($order);
+        $this->rank = array_map(static fn (string $id, int $task): array => [-($problem->pulls[$id] ?? 0), $places[$task] ?? PHP_INT_MAX], $this->of->ids, array_keys($this->of->ids));
     }
 
     /** Whether the work of that day has not begun yet: its beginning can still be chosen. */
@@ -127,7 +128,7 @@ final readonly class Arrangement
         $opener = $begins === DayBegins::Light ? $this->opener($minutes) : null;
         $picked = static fn (int $task): bool => $problem->tasks[$task]->pick === $day->number;
         $key = static fn (int $task): bool => $picked($task) && $problem->tasks[$task]->key;
-        $rank = fn (int $task): array => [$task !== $opener, $begins === DayBegins::Hard && ! $this->of->deep[$task], ! $key($task), ! $picked($task), $this->rank[$task] ?? PHP_INT_MAX, $task];
+        $rank = fn (int $task): array => [$task !== $opener, $begins === DayBegins::Hard && ! $this->of->deep[$task], ! $key($task), ! $picked($task), $this->rank[$task], $task];
         $tasks = array_keys($minutes);
         usort($tasks, static fn (int $a, int $b): int => $rank($a) <=> $rank($b));
         $begun = $keys = array_keys($first);
@@ -138,7 +139,7 @@ final readonly class Arrangement
     }
 
     /**
-     * The most urgent task that is light and short.
+     * Of the tasks that are light and short the one that pulls most.
      *
      * @param  array<int, int>  $minutes  by task
      */
@@ -147,7 +148,7 @@ final readonly class Arrangement
         $found = null;
         foreach ($minutes as $task => $some) {
             if ($this->of->problem->tasks[$task]->demand === Demand::Light && $some <= self::SHORT && $this->of->predecessors[$task] === []
-                && ($found === null || ($this->rank[$task] ?? PHP_INT_MAX) < ($this->rank[$found] ?? PHP_INT_MAX))) {
+                && ($found === null || $this->rank[$task] < $this->rank[$found])) {
                 $found = $task;
             }
         }

@@ -71,6 +71,7 @@ final class ProblemReader
             tempo: self::tempo($extra),
             leastPiece: $extra->has('leastPiece') ? $extra->integer('leastPiece', 1, 480) : 30,
             begins: self::begins($extra),
+            pulls: $second ? self::pulls($problem) : [],
             pieceCost: $extra->has('pieceMinutes') ? 20 * $extra->integer('pieceMinutes', 0, 10_000) : 0,
         );
     }
@@ -158,6 +159,19 @@ final class ProblemReader
         return $extra->has('tempo')
             ? Tempo::tryFrom($extra->string('tempo')) ?? throw InvalidProblem::at('problem.tempo', 'must be "calm", "even" or "eager"')
             : Tempo::Calm;
+    }
+
+    /** @return array<int> by task id */
+    private static function pulls(Fields $problem): array
+    {
+        $pulls = [];
+        foreach ($problem->objects('tasks') as $task) {
+            if ($task->has('pull')) {
+                $pulls[$task->string('id')] = $task->integer('pull', 0, 100);
+            }
+        }
+
+        return $pulls;
     }
 
     private static function begins(Fields $extra): ?DayBegins
