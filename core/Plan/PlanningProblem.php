@@ -7,6 +7,7 @@ namespace Nekto\Core\Plan;
 use Nekto\Core\Task\Task;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
+use Nekto\Core\Time\LocalDay;
 use Nekto\Core\Time\Zone;
 
 /**
@@ -49,7 +50,8 @@ final readonly class PlanningProblem
      * @param  DayBegins|null  $begins  in which order the work of a day is laid that is laid out anew; null: as is best for
      *                                  the whole plan
      * @param  array<int>  $pulls  by task id: what pulls most is laid first there; of equals the more urgent
-     * @param  int|null  $laidOut  the number of a day that is laid out on request where all else is mended
+     * @param  int|null  $laidOut  the number of a day that is laid out on request where all else is mended; once it has begun
+     *                             it is mended like any other
      *
      * @throws InvalidProblem if a part contradicts another; the message names the part
      */
@@ -101,6 +103,27 @@ final readonly class PlanningProblem
         }
 
         return false;
+    }
+
+    /** Whether hours of that day have begun: how it begins cannot be chosen any more. */
+    public function hasBegun(LocalDay $day): bool
+    {
+        $span = $this->zone->day($day);
+        foreach ($this->hours as $hours) {
+            if (($hours->between($span->start, $span->end)->intervals[0]->start ?? PHP_INT_MAX) < $this->first) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** The day that is laid out on request, if it has not begun. */
+    public function dayLaidOut(): ?LocalDay
+    {
+        $day = $this->laidOut === null ? null : new LocalDay($this->laidOut);
+
+        return $day === null || $this->hasBegun($day) ? null : $day;
     }
 
     /** The moment itself if it is on the step's grid, else the next one that is. */

@@ -114,19 +114,17 @@ final readonly class Planner
     private function arranged(Plan $plan, Compiled $compiled, FreeTime $free, array $order, HabitTasks $habits): Plan
     {
         $problem = $compiled->problem;
-        if ($problem->begins === null || ($problem->hasPrevious() && $problem->laidOut === null)) {
+        $laidOut = $problem->dayLaidOut();
+        if ($problem->begins === null || ($problem->hasPrevious() && $laidOut === null)) {
             return $plan;
         }
-        $arrangement = new Arrangement($compiled, $free, $order, $habits->times);
         $days = [];
-        foreach ($plan->blocks as $block) {
+        foreach ($problem->hasPrevious() ? [] : $plan->blocks as $block) {
             $day = $problem->zone->dayOf($block->time->start);
-            if ($problem->hasPrevious() ? $day->number === $problem->laidOut && $arrangement->lies($day) : $block->time->start >= $problem->first) {
-                $days[$day->number] = $day;
-            }
+            $block->time->start >= $problem->first && $days[$day->number] = $day;
         }
 
-        return $arrangement->of($plan, array_values($days));
+        return (new Arrangement($compiled, $free, $order, $habits->times))->of($plan, $problem->hasPrevious() && $laidOut !== null ? [$laidOut] : array_values($days));
     }
 
     private function withReasons(Plan $plan, PlanningProblem $problem, FreeTime $free, HabitTasks $habits): Plan

@@ -17,7 +17,7 @@ use Nekto\Core\Time\LocalDay;
 
 /**
  * Lays the work of a day in the order in which the person likes to do it. Each task keeps its minutes of that day; nothing
- * gets later than it is due (what is late already: than it was), nothing is cut into more pieces, the day begins no later
+ * gets later than it is due (what is late on that day already: than it was), nothing is cut into more pieces, the day begins no later
  * and ends no later, and fixed blocks and habits stay. A day whose work does not go in that order begins so at least; else
  * it stays as it is.
  */
@@ -41,20 +41,6 @@ final readonly class Arrangement
         $this->of = new Compiled($problem->with(dayLimit: new DayLimit, hoursLimits: [], deepLimit: new DayLimit), $free);
         $places = array_flip($order);
         $this->rank = array_map(static fn (string $id, int $task): array => [-($problem->pulls[$id] ?? 0), $places[$task] ?? PHP_INT_MAX], $this->of->ids, array_keys($this->of->ids));
-    }
-
-    /** Whether the work of that day has not begun yet: its beginning can still be chosen. */
-    public function lies(LocalDay $day): bool
-    {
-        $problem = $this->of->problem;
-        $span = $problem->zone->day($day);
-        foreach ($problem->hours as $hours) {
-            if (($hours->between($span->start, $span->end)->intervals[0]->start ?? PHP_INT_MAX) < $problem->first) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     /** @param  list<LocalDay>  $days */
@@ -115,7 +101,8 @@ final readonly class Arrangement
     }
 
     /**
-     * As the person likes it; only the first task so; only key tasks first.
+     * As the person likes it; then only those so that come first by the person's wish, and fewer and fewer of them: the
+     * others as they lie, or the longest first, which fill gaps best.
      *
      * @param  array<int, int>  $minutes  by task
      * @param  array<int, int>  $first  when each begins as it lies
@@ -124,18 +111,25 @@ final readonly class Arrangement
     private function orders(array $minutes, array $first, LocalDay $day): array
     {
         $problem = $this->of->problem;
-        $begins = $this->lies($day) ? $problem->begins : DayBegins::Pull;
+        $begins = $problem->hasBegun($day) ? DayBegins::Pull : $problem->begins;
         $opener = $begins === DayBegins::Light ? $this->opener($minutes) : null;
-        $picked = static fn (int $task): bool => $problem->tasks[$task]->pick === $day->number;
-        $key = static fn (int $task): bool => $picked($task) && $problem->tasks[$task]->key;
-        $rank = fn (int $task): array => [$task !== $opener, $begins === DayBegins::Hard && ! $this->of->deep[$task], ! $key($task), ! $picked($task), $this->rank[$task], $task];
+        $wish = fn (int $task): array => [
+            $task !== $opener, $begins === DayBegins::Hard && ! $this->of->deep[$task],
+            ! ($problem->tasks[$task]->key && $problem->tasks[$task]->pick === $day->number), $problem->tasks[$task]->pick !== $day->number,
+        ];
         $tasks = array_keys($minutes);
-        usort($tasks, static fn (int $a, int $b): int => $rank($a) <=> $rank($b));
-        $begun = $keys = array_keys($first);
-        usort($begun, static fn (int $a, int $b): int => [$a !== $tasks[0], $first[$a]] <=> [$b !== $tasks[0], $first[$b]]);
-        usort($keys, static fn (int $a, int $b): int => [! $key($a), $first[$a]] <=> [! $key($b), $first[$b]]);
+        usort($tasks, fn (int $a, int $b): int => [...$wish($a), $this->rank[$a], $a] <=> [...$wish($b), $this->rank[$b], $b]);
+        $leading = count(array_filter($tasks, static fn (int $task): bool => array_slice($wish($task), 0, 3) < [true, $begins === DayBegins::Hard, true]));
+        $orders = [$tasks];
+        for ($n = max(1, $leading); $n > 0; $n--) {
+            $others = array_slice($tasks, $n);
+            usort($others, static fn (int $a, int $b): int => $first[$a] <=> $first[$b]);
+            $orders[] = [...array_slice($tasks, 0, $n), ...$others];
+            usort($others, static fn (int $a, int $b): int => [-$minutes[$a], $first[$a]] <=> [-$minutes[$b], $first[$b]]);
+            $orders[] = [...array_slice($tasks, 0, $n), ...$others];
+        }
 
-        return array_map($this->afterPredecessors(...), [$tasks, $begun, $keys]);
+        return array_map($this->afterPredecessors(...), $orders);
     }
 
     /**
@@ -189,7 +183,7 @@ final readonly class Arrangement
         }
         $untils = [];
         foreach (array_keys($minutes) as $task) {
-            $until = min($day->end, max($this->of->due[$task], $ends[$task] > $day->end ? $day->end : $ends[$task]));
+            $until = $this->of->due[$task] <= $day->start ? $day->end : min($day->end, max($this->of->due[$task], $ends[$task]));
             foreach ($this->of->successors[$task] as $next) {
                 $until = min($until, $starts[$next] ?? PHP_INT_MAX);
             }

@@ -58,11 +58,26 @@ final readonly class Mender
             $habits[$of->index[$id]] = $time;
         }
         $broken = (new Broken($of, $former, $places, $order, $habits, $this->fitting($of, $former, $order)))->draft();
-        $ways = new Ways($of, $former, $places, $broken->loose, array_fill_keys(array_keys($habits), true));
+        $ways = new Ways($of, $former, $places, $broken->loose + $this->onTheDayLaidOut($of), array_fill_keys(array_keys($habits), true));
 
         $least = $ways->least($broken);
 
         return [(new Mending($ways, $order, $of, $least))->mended($broken, $again), $ways, $least];
+    }
+
+    /** @return array<int, true> tasks with blocks on a day that is laid out on request: to move them is what was asked for */
+    private function onTheDayLaidOut(Compiled $of): array
+    {
+        $laidOut = $of->problem->dayLaidOut();
+        $day = $laidOut === null ? null : $of->problem->zone->day($laidOut);
+        $there = [];
+        foreach ($day === null ? [] : $of->previousBlocks as $task => $blocks) {
+            foreach ($blocks as [$start]) {
+                $start >= $day->start && $start < $day->end && $there[$task] = true;
+            }
+        }
+
+        return $there;
     }
 
     /**
@@ -76,7 +91,7 @@ final readonly class Mender
         if (array_filter($former->day) === []) {
             return [];
         }
-        $table = (new Commitments($of, $order, $this->habits))->table;
+        $table = (new Commitments(new Compiled($of->problem->with(previous: []), $this->free), $order, $this->habits))->table;
 
         return array_filter(array_map(static fn (int $task): bool => $former->missing($task, $table->keptOf($task)) === 0, array_combine($order, $order)));
     }
