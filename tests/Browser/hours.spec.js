@@ -49,7 +49,7 @@ test('what is no time is said where it was written, and what was drawn stays', a
 
 test('a day that is laid out anew begins with what is hardest where the person likes that', async ({ page }) => {
     await page.getByLabel('A day that is laid out begins').selectOption('hard')
-    await page.getByRole('button', { name: 'Save', exact: true }).click()
+    await page.locator('form[action="/settings"] .button-main').click()
     await expect(page.locator('#toast')).toBeVisible()
     await page.goto('/shape')
     await page.keyboard.press('l')

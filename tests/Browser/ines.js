@@ -31,7 +31,7 @@ export async function signIn(page) {
     await page.getByLabel('Mail address').fill('ines@example.org')
     await page.getByLabel('Password').fill('rivers-underfoot')
     await page.getByRole('button', { name: 'Sign in' }).click()
-    await page.waitForURL('**/shape')
+    await page.waitForURL((url) => !url.pathname.endsWith('/sign-in')) // to where the test wanted to begin
 }
 
 /** A block of the run sheet by its title. */
