@@ -33,9 +33,9 @@ final readonly class Mender
     {
         $isWish = $this->of->problem->lineIsWish;
         [$draft, $ways, $least] = $this->mended($this->of, $order, again: ! $isWish);
-        if ($isWish && $draft->worse > $least) {
+        if ($isWish && ($draft->worse > $least || $draft->pushed !== [])) { // the margin is there for surprises
             [$other, $otherWays] = $this->mended(new Compiled($this->of->problem->with(hoursLimits: []), $this->free), $order, again: true);
-            [$draft, $ways] = $other->worse < $draft->worse ? [$other, $otherWays] : [$draft, $ways]; // the margin is there for surprises
+            [$draft, $ways] = [$other->worse, count($other->pushed)] < [$draft->worse, count($draft->pushed)] ? [$other, $otherWays] : [$draft, $ways];
         }
         if ($draft->worse - $least > self::GRAVE) {
             $other = $ways->measured($this->laidAround($order, new Places($this->of, $this->of->problem->leastPiece)));
