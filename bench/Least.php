@@ -11,6 +11,8 @@ use Nekto\Core\Planning\Planner;
 use Nekto\Core\Prospect\Outcome;
 use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Task;
+use Nekto\Core\Time\Interval;
+use Nekto\Core\Time\IntervalSet;
 
 /**
  * The fewest tasks that must move when something breaks, by exhaustion: of every set of that many tasks it is tried whether
@@ -23,8 +25,9 @@ final class Least
     private const EFFORT = 30;
 
     /** @param  Plan  $mended  what is to be equalled with fewer */
-    public static function of(PlanningProblem $problem, Plan $mended, int $moved): int
+    public static function of(PlanningProblem $problem, Plan $mended): int
     {
+        $moved = count(self::moved($problem, $mended));
         $now = self::grief($problem, $mended);
         $blocks = array_values(array_filter($problem->previous, static fn (Block $block): bool => $block->time->end > $problem->first));
         $hit = array_values(array_unique(array_map(static fn (Block $block): string => $block->task, array_filter($blocks, static fn (Block $block): bool => $problem->busy->overlaps($block->time)))));
@@ -38,6 +41,18 @@ final class Least
         }
 
         return $moved;
+    }
+
+    /** @return list<string> tasks that do not lie any more at all of the minutes at which they lay */
+    public static function moved(PlanningProblem $problem, Plan $plan): array
+    {
+        $moved = [];
+        foreach ($problem->previous as $block) {
+            $time = IntervalSet::covering($block->time)->between($problem->first, $problem->end)->without(IntervalSet::covering(...array_map(static fn (Block $one): Interval => $one->time, $plan->blocksOf($block->task))));
+            $time->intervals === [] || $moved[$block->task] = true;
+        }
+
+        return array_map(strval(...), array_keys($moved));
     }
 
     /**
@@ -55,7 +70,9 @@ final class Least
         }
         $anchored = [...$problem->anchored, ...array_map(static fn (Block $block): Block => new Block($block->task, $block->time, true), $held)];
 
-        return (new Planner(self::EFFORT))->plan($problem->with(previous: [], anchored: $anchored, hoursLimits: [], deepLimit: $limit));
+        $tasks = array_map(static fn (Task $task): Task => $task->with(minChunk: min($task->maxChunk, max($task->minChunk, min($problem->leastPiece, $task->minutes)))), $problem->tasks);
+
+        return (new Planner(self::EFFORT))->plan($problem->with(tasks: $tasks, previous: [], anchored: $anchored, hoursLimits: [], deepLimit: $limit));
     }
 
     /** @return array{int, int, int} minutes without a place, minutes of picks that are not on their day, weighted lateness */

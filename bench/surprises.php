@@ -20,8 +20,6 @@ use Bench\Least;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
-use Nekto\Core\Plan\Move;
-use Nekto\Core\Plan\PlanDifference;
 use Nekto\Core\Planning\Planner;
 
 require __DIR__.'/../vendor/autoload.php';
@@ -60,9 +58,8 @@ $least = static function (Closure $change) use ($app): array {
     $problem = $app->make(ProblemLoader::class)->load($user->refresh(), Clock::now())->problem;
     DB::rollBack();
     $plan = (new Planner)->plan($problem);
-    $moved = count(array_unique(array_map(static fn (Move $move): string => $move->task, array_filter((new PlanDifference($problem, $plan))->moves(), static fn (Move $move): bool => $move->from !== null))));
 
-    return [$moved, Least::of($problem, $plan, $moved)];
+    return [count(Least::moved($problem, $plan)), Least::of($problem, $plan)];
 };
 
 $mended = static fn (\Closure $change): \Closure => static function (User $user, CarbonImmutable $now) use ($app, $change): void {
