@@ -105,6 +105,15 @@ final readonly class PlanningProblem
         return false;
     }
 
+    /** The same problem whose days may lie as is best for the whole plan: nothing gets later by it. */
+    public function unarranged(): self
+    {
+        return new self(
+            $this->zone, $this->now, $this->end, $this->step, $this->hours, $this->busy, $this->tasks, $this->anchored, $this->previous, $this->dayLimit, $this->deepLimit,
+            $this->hoursLimits, $this->parts, $this->bestHours, $this->deepOnly, $this->breaks, $this->batches, $this->freeze, $this->habits, $this->tempo, $this->leastPiece, $this->lineIsWish, $this->pieceCost,
+        );
+    }
+
     /** Whether hours of that day have begun: how it begins cannot be chosen any more. */
     public function hasBegun(LocalDay $day): bool
     {

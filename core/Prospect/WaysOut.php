@@ -24,7 +24,7 @@ use Nekto\Core\Time\LocalDay;
  * that much and then a little more. A way counts if with it all is in time that is due
  * at the first date that cannot be met now, and what is late for other reasons is about as late as it was.
  */
-final readonly class WaysOut
+final class WaysOut
 {
     /** Tasks and days that are tried for each kind of way. */
     private const TRIED = 3;
@@ -32,8 +32,8 @@ final readonly class WaysOut
     /** Minutes more than are missing that are tried, since gaps cannot all be filled. */
     private const MORE = [0, 30, 60];
 
-    /** Days a due date may be moved at most. */
-    private const MOST_DAYS = 28;
+    /** Days later that are looked at. */
+    private const DAYS = [1, 2, 4, 7, 14, 28];
 
     private const MOST_EXTRA = 240;
 
@@ -49,37 +49,54 @@ final readonly class WaysOut
 
     private const MOST_EFFORT = 80;
 
+    /** So many times as many where a second look may pay. */
+    private const PATIENCE = 4;
+
     /** What is late for other reasons may be later by this share: so much a plan of so little effort scatters. */
-    private const AS_LATE = 0.05;
+    private const AS_LATE = 0.1;
+
+    /** @var list<Task>|null */
+    private ?array $helpful = null;
+
+    /** @var array<Outcome> by id of the task that is left out */
+    private array $without = [];
+
+    private readonly PlanningProblem $problem;
 
     /** The first due date that no plan meets; null where that is not known before planning. */
-    public ?DuePoint $crunch;
+    public readonly ?DuePoint $crunch;
 
-    private Planner $planner;
+    private readonly Planner $planner;
 
-    private Outcome $now;
+    private readonly Planner $patient;
+
+    private readonly Outcome $now;
 
     /** That date, or the first that the plan misses; the horizon if only work without a date has no place. */
-    private int $until;
+    private readonly int $until;
 
     /** So much is too much in any case, be it for other reasons too. In minutes. */
-    public int $atLeast;
+    public readonly int $atLeast;
 
     /** Minutes that must be won at least; 0 where it is not known. */
-    private int $missing;
+    private readonly int $missing;
 
     /** @var list<Task> those that can help, the least valuable first */
-    private array $competing;
+    private readonly array $competing;
 
     /**
      * @param  Plan|null  $plan  as it is laid out, to begin from; null: one is made
      * @param  DuePoint|null  $crunch  the one to get out of, where it is known; null: the first
      * @param  int  $margin  % of open time that a load line keeps free: so much of extra hours is not worked
      */
-    public function __construct(private PlanningProblem $problem, ?Plan $plan = null, private int $margin = 0, ?DuePoint $crunch = null)
+    public function __construct(PlanningProblem $problem, ?Plan $plan = null, private readonly int $margin = 0, ?DuePoint $crunch = null)
     {
-        $alone = $problem->with(previous: []);
-        $this->planner = new Planner(max(self::LEAST_EFFORT, min(self::MOST_EFFORT, intdiv(self::EFFORT, max(1, count($problem->tasks))))), self::order($problem, $plan ?? (new Planner(effort: 0))->plan($alone)));
+        $this->problem = $problem->unarranged();
+        $alone = $this->problem->with(previous: []);
+        $effort = max(self::LEAST_EFFORT, min(self::MOST_EFFORT, intdiv(self::EFFORT, max(1, count($problem->tasks)))));
+        $order = self::order($problem, $plan ?? (new Planner(effort: 0))->plan($alone));
+        $this->planner = new Planner($effort, $order);
+        $this->patient = new Planner(self::PATIENCE * $effort, $order);
         $solved = new Outcome($alone, $this->planner->plan($alone));
         $laid = $plan === null ? $solved : new Outcome($alone, $plan);
         $this->now = $laid->cost < $solved->cost ? $laid : $solved;
@@ -119,21 +136,24 @@ final readonly class WaysOut
         return array_values(array_filter([$this->moveDue(), $this->cut(), $this->drop(), $this->extraHours()]));
     }
 
+    /** The fewest days later that are enough for any: of the steps that are looked at, found by halving. */
     public function moveDue(): ?WayOut
     {
         $best = null;
-        $least = self::MOST_DAYS;
-        foreach (array_slice($this->longEnough(dated: true), 0, self::TRIED) as $task) {
-            foreach ([1, 2, 4, 7, 14, self::MOST_DAYS] as $days) {
-                $due = $this->laterBy($task->due->at ?? 0, $days);
-                if ($days > $least || ($due <= $this->until && $this->until < $this->problem->end)) {
-                    continue;
-                }
-                $then = $this->solve($this->instead($task, $task->with(due: new DueDate($due, $task->due->hard ?? false))));
+        $least = count(self::DAYS);
+        foreach (array_filter($this->helpful(), static fn (Task $task): bool => $task->due !== null) as $task) {
+            [$low, $high] = [0, $least - 1];
+            while ($low <= $high) {
+                $middle = intdiv($low + $high, 2);
+                $due = $this->laterBy($task->due->at ?? 0, self::DAYS[$middle]);
+                $isTooSoon = $due <= $this->until && $this->until < $this->problem->end;
+                $then = $isTooSoon ? null : $this->solve($this->instead($task, $task->with(due: new DueDate($due, $task->due->hard ?? false))));
                 if ($this->isEnough($then)) {
-                    $least = $days - 1;
                     $best = new WayOut(WayOutKind::MoveDue, $task->id, $due, $then);
-                    break;
+                    $least = $middle;
+                    $high = $middle - 1;
+                } else {
+                    $low = $middle + 1;
                 }
             }
         }
@@ -145,7 +165,7 @@ final readonly class WaysOut
     {
         foreach (self::MORE as $more) {
             $by = $this->inSteps(max($this->problem->step, $this->missing) + $more);
-            foreach (array_slice(array_values(array_filter($this->longEnough(), fn (Task $task): bool => $task->minutes - $by >= $this->problem->leastPiece)), 0, self::TRIED) as $task) {
+            foreach (array_filter($this->helpful(), fn (Task $task): bool => $task->minutes - $by >= $this->problem->leastPiece) as $task) {
                 $then = $this->solve($this->instead($task, $task->with(minutes: $task->minutes - $by)));
                 if ($this->isEnough($then)) {
                     return new WayOut(WayOutKind::Cut, $task->id, $by, $then);
@@ -158,14 +178,30 @@ final readonly class WaysOut
 
     public function drop(): ?WayOut
     {
-        foreach (array_slice($this->longEnough(), 0, 2 * self::TRIED) as $task) {
-            $then = $this->solve($this->instead($task, null));
-            if ($this->isEnough($then)) {
-                return new WayOut(WayOutKind::Drop, $task->id, $task->minutes, $then);
+        $task = $this->helpful()[0] ?? null;
+
+        return $task === null ? null : new WayOut(WayOutKind::Drop, $task->id, $task->minutes, $this->without[$task->id]);
+    }
+
+    /**
+     * Tasks without which it would be enough, the least valuable first: to move or to cut another one cannot be.
+     *
+     * @return list<Task>
+     */
+    private function helpful(): array
+    {
+        if ($this->helpful === null) {
+            $this->helpful = [];
+            foreach (array_slice($this->longEnough(), 0, 2 * self::TRIED) as $task) {
+                $then = count($this->helpful) < self::TRIED ? $this->solve($this->instead($task, null)) : null;
+                if ($this->isEnough($then)) {
+                    $this->helpful[] = $task;
+                    $this->without[$task->id] = $then;
+                }
             }
         }
 
-        return null;
+        return $this->helpful;
     }
 
     public function extraHours(): ?WayOut
@@ -213,9 +249,9 @@ final readonly class WaysOut
     }
 
     /** @return list<Task> competing ones with enough minutes to make up for what is missing, the least valuable first */
-    private function longEnough(bool $dated = false): array
+    private function longEnough(): array
     {
-        return array_values(array_filter($this->competing, fn (Task $task): bool => $task->minutes >= $this->missing && (! $dated || $task->due !== null)));
+        return array_values(array_filter($this->competing, fn (Task $task): bool => $task->minutes >= $this->missing));
     }
 
     private function inSteps(int $minutes): int
@@ -226,17 +262,24 @@ final readonly class WaysOut
     /** @phpstan-assert-if-true !null $then */
     private function isEnough(?Outcome $then): bool
     {
-        if ($then === null) {
-            return false;
-        }
+        return $then !== null && $this->isMet($then) && $this->isAsGoodBeside($then);
+    }
+
+    /** Whether all is in time that is due at the date. */
+    private function isMet(Outcome $then): bool
+    {
         foreach ($this->problem->tasks as $task) {
             if (isset($then->late[$task->id]) && $task->due?->at === $this->until) {
                 return false;
             }
         }
 
-        return $this->lateBeside($then) <= (1 + self::AS_LATE) * $this->lateBeside($this->now) && count($then->unplaced) <= count($this->now->unplaced)
-            && ($this->until < $this->problem->end || $then->unplaced === []);
+        return count($then->unplaced) <= count($this->now->unplaced) && ($this->until < $this->problem->end || $then->unplaced === []);
+    }
+
+    private function isAsGoodBeside(Outcome $then): bool
+    {
+        return $this->lateBeside($then) <= (1 + self::AS_LATE) * $this->lateBeside($this->now);
     }
 
     /** What the lateness of all that is due at other times costs, in twentieths of a weighted minute. */
@@ -250,10 +293,18 @@ final readonly class WaysOut
         return $sum;
     }
 
-    /** How it ends with a change; null where it is known without planning that this is too little. */
+    /**
+     * How it ends with a change; null where it is known without planning that this is too little. Where the date is met but
+     * something else got later, that may be for lack of effort.
+     */
     private function solve(PlanningProblem $problem): ?Outcome
     {
-        return Overload::of($problem, $this->until)->missing > $this->atLeast - $this->missing ? null : new Outcome($problem, $this->planner->plan($problem));
+        if (Overload::of($problem, $this->until)->missing > $this->atLeast - $this->missing) {
+            return null;
+        }
+        $then = new Outcome($problem, $this->planner->plan($problem));
+
+        return $this->isMet($then) && ! $this->isAsGoodBeside($then) ? new Outcome($problem, $this->patient->plan($problem)) : $then;
     }
 
     private function instead(Task $task, ?Task $other): PlanningProblem

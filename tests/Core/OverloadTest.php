@@ -73,6 +73,16 @@ final class OverloadTest extends TestCase
         self::assertSame(60, self::missing($day->build()));
     }
 
+    /** Deep work of the office does not flow into evenings that have none. */
+    #[Test]
+    public function deep_work_stays_in_its_hours(): void
+    {
+        $day = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 11:00')->open('Mon 12:00', 'Mon 14:00', 'Home')->deepLimit(180)
+            ->task('Essay', minutes: 180, due: 'Mon 17:00', deep: true)->task('Bicycle', minutes: 60, due: 'Mon 17:00', hours: 'Home');
+
+        self::assertSame(60, self::missing($day->build()));
+    }
+
     #[Test]
     public function what_is_due_later_and_what_waits_takes_nothing(): void
     {

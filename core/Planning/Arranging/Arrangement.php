@@ -94,10 +94,26 @@ final readonly class Arrangement
      */
     private static function isWithin(array $blocks, array $others): bool
     {
-        $start = static fn (array $some): int => min(array_map(static fn (Block $block): int => $block->time->start, $some));
-        $end = static fn (array $some): int => max(array_map(static fn (Block $block): int => $block->time->end, $some));
+        [$start, $end] = self::span($blocks);
+        [$first, $last] = self::span($others);
 
-        return $start($blocks) <= $start($others) && $end($blocks) <= $end($others);
+        return $start <= $first && $end <= $last;
+    }
+
+    /**
+     * @param  list<Block>  $blocks
+     * @return array{int, int} when the first begins and the last ends
+     */
+    private static function span(array $blocks): array
+    {
+        $start = PHP_INT_MAX;
+        $end = 0;
+        foreach ($blocks as $block) {
+            $start = min($start, $block->time->start);
+            $end = max($end, $block->time->end);
+        }
+
+        return [$start, $end];
     }
 
     /**

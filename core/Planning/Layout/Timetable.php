@@ -309,9 +309,14 @@ final class Timetable
             return $found;
         }
         [$fewer, $missing] = $this->find($task, $lane, $left, $from, $until, $least);
-        $price = fn (array $blocks): int => $of->cost($task, $blocks[count($blocks) - 1][2]) + $this->pieces($lane, $blocks);
 
-        return $missing === 0 && $price($fewer) < $price($found) ? $fewer : $found;
+        return $missing === 0 && $this->price($task, $lane, $fewer) < $this->price($task, $lane, $found) ? $fewer : $found;
+    }
+
+    /** @param  list<array{int, int, int}>  $found */
+    private function price(int $task, int $lane, array $found): int
+    {
+        return $this->of->cost($task, $found[count($found) - 1][2]) + $this->pieces($lane, $found);
     }
 
     /**

@@ -58,7 +58,7 @@ final readonly class Mender
             $habits[$of->index[$id]] = $time;
         }
         $broken = (new Broken($of, $former, $places, $order, $habits, $this->fitting($of, $former, $order)))->draft();
-        $ways = new Ways($of, $former, $places, $broken->loose + $this->onTheDayLaidOut($of), array_fill_keys(array_keys($habits), true));
+        $ways = new Ways($of, $former, $places, array_map(static fn (): bool => true, $broken->loose) + $this->onTheDayLaidOut($of), array_fill_keys(array_keys($habits), true));
 
         $least = $ways->least($broken);
 
@@ -69,9 +69,12 @@ final readonly class Mender
     private function onTheDayLaidOut(Compiled $of): array
     {
         $laidOut = $of->problem->dayLaidOut();
-        $day = $laidOut === null ? null : $of->problem->zone->day($laidOut);
+        if ($laidOut === null) {
+            return [];
+        }
+        $day = $of->problem->zone->day($laidOut);
         $there = [];
-        foreach ($day === null ? [] : $of->previousBlocks as $task => $blocks) {
+        foreach ($of->previousBlocks as $task => $blocks) {
             foreach ($blocks as [$start]) {
                 $start >= $day->start && $start < $day->end && $there[$task] = true;
             }

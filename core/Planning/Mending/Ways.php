@@ -152,9 +152,12 @@ final readonly class Ways
     /** With every new block at the beginning of the free time it lies in, where that moves no more minutes. */
     public function drawnForward(Draft $draft): Draft
     {
-        foreach (array_keys($draft->blocks) as $task) {
+        foreach ($draft->blocks as $task => $blocks) {
             $from = isset($draft->loose[$task]) || isset($draft->lost[$task]) || isset($this->fixed[$task]) ? null : $this->from($draft, $task);
-            foreach ($from === null ? [] : $draft->blocks[$task] ?? [] as [$start, $end]) {
+            if ($from === null) {
+                continue;
+            }
+            foreach ($blocks as [$start, $end]) {
                 if (in_array([$start, $end], $this->of->previousBlocks[$task] ?? [], true)) {
                     continue;
                 }
@@ -418,8 +421,8 @@ final readonly class Ways
             }
         }
         $places = $places === [] ? $this->part($open, $task, $minutes, $gaps) : $places;
-        $overlap = static fn (array $place): int => max(0, min($end, $place[1]) - max($start, $place[0]));
-        usort($places, fn (array $a, array $b): int => [$this->former->worse($task, $a[1]), $overlap($a), $a[0]] <=> [$this->former->worse($task, $b[1]), $overlap($b), $b[0]]);
+        $overlap = static fn (int $from, int $to): int => max(0, min($end, $to) - max($start, $from));
+        usort($places, fn (array $a, array $b): int => [$this->former->worse($task, $a[1]), $overlap($a[0], $a[1]), $a[0]] <=> [$this->former->worse($task, $b[1]), $overlap($b[0], $b[1]), $b[0]]);
 
         return array_slice(array_values(array_unique($places, SORT_REGULAR)), 0, self::PLACES);
     }

@@ -125,7 +125,9 @@ final class MoveEstimate
         $end = $this->ends[$task];
         $this->ends[$task] = max($of->release[$task] + $of->minutes[$task], $this->moment($lane, $this->position($lane, $this->ends[$other], 0) + $shift, $of->minutes[$task]));
         $this->ends[$other] = $end;
-        [$this->order[$at], $this->order[$place]] = [$task, $other];
+        $order = $this->order;
+        [$order[$at], $order[$place]] = [$task, $other];
+        $this->order = array_values($order);
         [$this->place[$task], $this->place[$other]] = [$at, $place];
     }
 

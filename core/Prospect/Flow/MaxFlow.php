@@ -24,7 +24,7 @@ final class MaxFlow
     /** @var list<int> where each edge leads */
     private array $to = [];
 
-    /** @var list<int> what each can still carry */
+    /** @var array<int, int> what each can still carry */
     private array $room = [];
 
     /** @var array<int, int> distance from the source, by node */

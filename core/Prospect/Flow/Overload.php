@@ -34,6 +34,9 @@ final class Overload
     /** @var array<string, int> edges by the names of their nodes */
     private array $edges = [];
 
+    /** @var array<int, array<int, int>> by lane and day: minutes that are open */
+    private array $open = [];
+
     /** @param  Compiled  $of  tasks that wait for somebody have no place in any case, and do not count */
     public function __construct(private readonly Compiled $of, private readonly int $until)
     {
@@ -68,8 +71,7 @@ final class Overload
                     $changes[$start][$lane] = true;
                     $changes[$end][$lane] ??= false;
                     $day = $lanes->days[$lane][$i];
-                    $this->widen("slot {$lane} {$day} light", $this->into($lane, $day, false), $end - $start);
-                    $this->widen("slot {$lane} {$day} deep", $this->into($lane, $day, true), $end - $start);
+                    $this->open[$lane][$day] = ($this->open[$lane][$day] ?? 0) + $end - $start;
                 }
             }
         }
@@ -102,19 +104,25 @@ final class Overload
     private function add(int $task): void
     {
         $lane = $this->of->lane[$task];
-        $kind = $this->of->deep[$task] ? 'deep' : 'light';
+        $deep = $this->of->deep[$task];
         $due = $this->of->due[$task] <= $this->of->problem->first ? $this->until : $this->of->due[$task];
         $this->edge('source', "task {$task}", $this->of->minutes[$task]);
         foreach ($this->of->lanes->starts[$lane] as $i => $start) {
             $start = max($start, $this->of->release[$task]);
             $end = min($this->of->lanes->ends[$lane][$i], $due);
             if ($end - $start >= $this->of->least[$task]) {
-                $this->widen("task {$task}", "slot {$lane} {$this->of->lanes->days[$lane][$i]} {$kind}", $end - $start);
+                $day = $this->of->lanes->days[$lane][$i];
+                $slot = "slot {$lane} {$day} ".($deep ? 'deep' : 'light');
+                $this->edge($slot, $this->into($lane, $day, $deep), $this->open[$lane][$day]);
+                $this->widen("task {$task}", $slot, $end - $start);
             }
         }
     }
 
-    /** The node of the day's load line; for deep work the one of its deep limit, which comes before that. */
+    /**
+     * The node of the day's load line; for deep work the one of its deep limit, which comes before that. Behind it nothing
+     * knows any more which set the work is of, so that only sets that have deep work lie there.
+     */
     private function into(int $lane, int $day, bool $deep): string
     {
         $set = $this->of->lanes->set[$lane];
