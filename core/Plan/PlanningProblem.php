@@ -141,6 +141,14 @@ final readonly class PlanningProblem
         return $minute + (-$this->zone->minuteOfDay($minute) % $this->step + $this->step) % $this->step;
     }
 
+    /** The moment itself if it is on the step's grid, else the last one before it that is. */
+    public function alignedBefore(int $minute): int
+    {
+        $next = $this->aligned($minute);
+
+        return $next === $minute ? $minute : $next - $this->step;
+    }
+
     /**
      * The same problem with other tasks, hours, last plan or fixed blocks; null leaves what it has.
      *

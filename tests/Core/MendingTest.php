@@ -168,6 +168,17 @@ final class MendingTest extends TestCase
         self::assertSame('Mon 10:30', ProblemBuilder::word($ways->drawnForward($draft)->blocks[0][0][0]), 'half of it lies where it lay: to draw it forward would move more');
     }
 
+    #[Test]
+    public function what_is_due_between_two_steps_is_laid_on_the_grid(): void
+    {
+        $problem = ProblemBuilder::problem()->open('Mon 09:00', 'Mon 12:00')->busy('Mon 09:00', 'Mon 09:30')
+            ->task('Essay', minutes: 30, due: 'Mon 10:14')->task('Quotes', minutes: 10, due: 'Mon 09:40')
+            ->previous('Essay', 'Mon 09:00', 'Mon 09:30')->previous('Quotes', 'Mon 09:30', 'Mon 09:40');
+
+        self::assertSame(['Mon 09:30–09:40 Quotes', 'Mon 09:40–10:10 Essay'], $problem->lines());
+        self::assertSame([ProblemBuilder::minute('Mon 10:10'), ProblemBuilder::minute('Mon 10:15')], [$problem->build()->alignedBefore(ProblemBuilder::minute('Mon 10:14')), $problem->build()->alignedBefore(ProblemBuilder::minute('Mon 10:15'))]);
+    }
+
     /** Sent to another day by hand: it goes there, be it late. */
     #[Test]
     public function a_pick_goes_to_its_day_even_if_it_is_late_there(): void

@@ -22,7 +22,7 @@ final readonly class Former
     /** @var array<int, int> by task: when its last block ended */
     public array $end;
 
-    /** @var list<int> by task: until when it may end without faring worse; the horizon where nothing is due */
+    /** @var list<int> by task: until when it may end without faring worse, on the grid; the horizon where nothing is due */
     public array $until;
 
     /** @var list<array{int, int}|null> by task: the day it was picked for, from now on */
@@ -47,7 +47,7 @@ final readonly class Former
         }
         foreach ($problem->tasks as $task => $known) {
             $late[$task] = max(0, ($ends[$task] ?? 0) - $of->due[$task]);
-            $until[] = $of->due[$task] === PHP_INT_MAX ? $problem->end : min($problem->end, $of->due[$task] + $late[$task]);
+            $until[] = $of->due[$task] === PHP_INT_MAX ? $problem->end : $problem->alignedBefore(min($problem->end, $of->due[$task] + $late[$task]));
             $day = $known->pick === null ? null : $problem->zone->day(new LocalDay($known->pick));
             $days[] = $day === null || $day->end <= $problem->first ? null : [$day->start, $day->end];
             $there = $day === null ? 0 : self::within($times[$task] ?? [], $day->start, $day->end);
