@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\ConflictAnswer;
 use App\Http\Middleware\AsksAside;
+use App\Http\Middleware\KeepsSession;
 use App\Http\Middleware\KnowsPerson;
 use App\Http\Middleware\MendPlan;
 use App\Http\Middleware\SecurityHeaders;
@@ -16,6 +17,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Session\TokenMismatchException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -25,6 +27,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
+        $middleware->web(replace: [StartSession::class => KeepsSession::class]);
         $middleware->validateCsrfTokens(except: ['capture']); // a token of its own stands for the session there
         $middleware->alias(['mend' => MendPlan::class, 'aside' => AsksAside::class, 'known' => KnowsPerson::class]);
         $middleware->redirectGuestsTo('/sign-in');

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession;
+
+/**
+ * Starts the session, and stores it unless a window asked by itself: what it read when it began would else be written over
+ * what a change said meanwhile, and the person would never see that answer.
+ */
+final class KeepsSession extends StartSession
+{
+    /** @param  Request  $request */
+    protected function saveSession($request): void
+    {
+        $request->headers->has('X-By-Itself') || parent::saveSession($request);
+    }
+}
