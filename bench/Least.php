@@ -7,12 +7,12 @@ namespace Bench;
 use Nekto\Core\Plan\Block;
 use Nekto\Core\Plan\Plan;
 use Nekto\Core\Plan\PlanningProblem;
+use Nekto\Core\Planning\Layout\Compiled;
+use Nekto\Core\Planning\Layout\FreeTime;
 use Nekto\Core\Planning\Planner;
 use Nekto\Core\Prospect\Outcome;
 use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Task;
-use Nekto\Core\Time\Interval;
-use Nekto\Core\Time\IntervalSet;
 
 /**
  * The fewest tasks that must move when something breaks, by exhaustion: of every set of that many tasks it is tried whether
@@ -43,16 +43,16 @@ final class Least
         return $moved;
     }
 
-    /** @return list<string> tasks that do not lie any more at all of the minutes at which they lay */
+    /** @return list<string> tasks that do not lie any more at all of the minutes at which they lay from now on */
     public static function moved(PlanningProblem $problem, Plan $plan): array
     {
-        $moved = [];
-        foreach ($problem->previous as $block) {
-            $time = IntervalSet::covering($block->time)->between($problem->first, $problem->end)->without(IntervalSet::covering(...array_map(static fn (Block $one): Interval => $one->time, $plan->blocksOf($block->task))));
-            $time->intervals === [] || $moved[$block->task] = true;
+        $of = new Compiled($problem, new FreeTime($problem));
+        $there = [];
+        foreach ($plan->blocks as $block) {
+            $there[$of->index[$block->task]][] = [$block->time->start, $block->time->end];
         }
 
-        return array_map(strval(...), array_keys($moved));
+        return array_values(array_filter($of->ids, static fn (int $task): bool => $of->moved($task, $there[$task] ?? []) > 0, ARRAY_FILTER_USE_KEY));
     }
 
     /**
@@ -78,17 +78,15 @@ final class Least
     /** @return array{int, int, int} minutes without a place, minutes of picks that are not on their day, weighted lateness */
     private static function grief(PlanningProblem $problem, Plan $plan): array
     {
-        $late = (new Outcome($problem, $plan))->late;
-        $missing = $sum = 0;
+        $missing = 0;
         foreach ($problem->tasks as $task) {
-            $sum += $task->lateness() * ($late[$task->id] ?? 0);
             if ($task->pick !== null) {
                 $there = array_sum(array_map(static fn (Block $block): int => $problem->zone->dayOf($block->time->start)->number === $task->pick ? $block->time->length() : 0, $plan->blocksOf($task->id)));
                 $missing += max(0, min($task->minutes, $task->pickMinutes ?? $task->minutes) - $there);
             }
         }
 
-        return [array_sum(array_map(static fn ($one): int => $one->minutes, $plan->unplaced)), $missing, $sum];
+        return [array_sum(array_map(static fn ($one): int => $one->minutes, $plan->unplaced)), $missing, array_sum((new Outcome($problem, $plan))->lateness)];
     }
 
     /**

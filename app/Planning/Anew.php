@@ -59,12 +59,6 @@ final readonly class Anew
     /** Minutes of lateness by weight; a hard due date counts ten times. */
     private static function late(PlanningProblem $problem, Plan $plan): int
     {
-        $late = (new Outcome($problem, $plan))->late;
-        $sum = 0;
-        foreach ($problem->tasks as $task) {
-            $sum += intdiv($task->lateness() * ($late[$task->id] ?? 0), 20);
-        }
-
-        return $sum;
+        return intdiv(array_sum((new Outcome($problem, $plan))->lateness), 20);
     }
 }

@@ -42,8 +42,8 @@ final readonly class PlanningProblem
      * @param  int  $freeze  for so many minutes from now the last plan stays as it is
      * @param  list<Habit>  $habits
      * @param  int  $leastPiece  minutes: where a plan is mended no new piece is shorter, unless it is all of its task
-     * @param  bool  $lineIsWish  where a plan is mended the load lines may be passed rather than make something late or take
-     *                            a pick off its day
+     * @param  bool  $lineIsWish  where a plan is mended the load lines may be passed rather than make something late, take a
+     *                            pick off its day, or move what was not hit
      * @param  int  $pieceCost  what each piece of a task after its first costs, twice on another day, in twentieths of a
      *                          minute of the objective: whoever comes back to work needs a while to be in it again (S.
      *                          Monsell, "Task switching", Trends in Cognitive Sciences 7, 2003); mending does not ask
@@ -105,13 +105,10 @@ final readonly class PlanningProblem
         return false;
     }
 
-    /** The same problem whose days may lie as is best for the whole plan: nothing gets later by it. */
-    public function unarranged(): self
+    /** Whether a time lies in the best hours; never where none are said. */
+    public function isBest(Interval $time): bool
     {
-        return new self(
-            $this->zone, $this->now, $this->end, $this->step, $this->hours, $this->busy, $this->tasks, $this->anchored, $this->previous, $this->dayLimit, $this->deepLimit,
-            $this->hoursLimits, $this->parts, $this->bestHours, $this->deepOnly, $this->breaks, $this->batches, $this->freeze, $this->habits, $this->tempo, $this->leastPiece, $this->lineIsWish, $this->pieceCost,
-        );
+        return $this->bestHours !== null && $this->bestHours->engulfs($time);
     }
 
     /** Whether hours of that day have begun: how it begins cannot be chosen any more. */

@@ -76,8 +76,10 @@ final readonly class Planner
      * @param  list<string>|null  $from  tasks in an order to begin with, such as that of a plan at hand, predecessors first;
      *                                   null: orders that rules give
      * @param  int  $chance  the sequence of chance; to measure whether an answer leans on it
+     * @param  bool  $arranged  false for whoever only wants to know what gets late: no day is put in the order that its person
+     *                          likes
      */
-    public function __construct(private ?int $effort = null, private ?array $from = null, private int $chance = OrderSearch::CHANCE) {}
+    public function __construct(private ?int $effort = null, private ?array $from = null, private int $chance = OrderSearch::CHANCE, private bool $arranged = true) {}
 
     /** Lack of time is an answer, not an error: what finds no place is in Plan::$unplaced. */
     public function plan(PlanningProblem $problem): Plan
@@ -115,7 +117,7 @@ final readonly class Planner
     {
         $problem = $compiled->problem;
         $laidOut = $problem->dayLaidOut();
-        if ($problem->begins === null || ($problem->hasPrevious() && $laidOut === null)) {
+        if (! $this->arranged || $problem->begins === null || ($problem->hasPrevious() && $laidOut === null)) {
             return $plan;
         }
         $days = [];

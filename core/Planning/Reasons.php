@@ -189,7 +189,7 @@ final readonly class Reasons
 
     private function isBest(Task $task, Block $block): bool
     {
-        return $task->demand === Demand::Deep && $this->problem->bestHours !== null && $this->problem->bestHours->engulfs($block->time);
+        return $task->demand === Demand::Deep && $this->problem->isBest($block->time);
     }
 
     private static function key(Block $block): string

@@ -17,6 +17,9 @@ final readonly class Outcome
     /** @var array<string, int> minutes after its due date by task, late ones only; for one without a place, from the horizon on */
     public array $late;
 
+    /** @var array<string, int> what that costs by task, in twentieths of a weighted minute; a hard due date counts ten times */
+    public array $lateness;
+
     /** @var list<string> tasks without a place for all of their minutes */
     public array $unplaced;
 
@@ -25,7 +28,7 @@ final readonly class Outcome
 
     public function __construct(PlanningProblem $problem, Plan $plan)
     {
-        $finish = $late = $missing = [];
+        $finish = $late = $lateness = $missing = [];
         foreach ($plan->blocks as $block) {
             $finish[$block->task] = max($finish[$block->task] ?? 0, $block->time->end);
         }
@@ -39,10 +42,12 @@ final readonly class Outcome
             $cost += $task->cost($end, $problem->now);
             if ($task->due !== null && $end > $task->due->at) {
                 $late[$task->id] = $end - $task->due->at;
+                $lateness[$task->id] = $task->lateness() * $late[$task->id];
             }
         }
         $this->finish = $finish;
         $this->late = $late;
+        $this->lateness = $lateness;
         $this->unplaced = array_values(array_map(
             static fn (Task $task): string => $task->id,
             array_filter($problem->tasks, static fn (Task $task): bool => ! isset($finish[$task->id])),

@@ -20,9 +20,9 @@ use Nekto\Core\Time\LocalDay;
  * The cheapest ways out when not all work comes in time: the smallest move of one due date, the smallest cut of one task,
  * the least valuable task to drop, the fewest extra hours on one day. How much is missing at a due date (Feasibility) says
  * how much each must be at least; a flow (Overload) knows which tasks it could be about, and that what wins less than that
- * need not be tried. Whether it is enough is found by planning again, from the order of the plan as it is, with
- * that much and then a little more. A way counts if with it all is in time that is due
- * at the first date that cannot be met now, and what is late for other reasons is about as late as it was.
+ * need not be tried. Whether it is enough is found by planning again, from the order of the plan as it is, with that much
+ * and then a little more. A way counts if with it all is in time that is due at the first date that cannot be met now, and
+ * what is late for other reasons is about as late as it was.
  */
 final class WaysOut
 {
@@ -61,8 +61,6 @@ final class WaysOut
     /** @var array<Outcome> by id of the task that is left out */
     private array $without = [];
 
-    private readonly PlanningProblem $problem;
-
     /** The first due date that no plan meets; null where that is not known before planning. */
     public readonly ?DuePoint $crunch;
 
@@ -89,14 +87,13 @@ final class WaysOut
      * @param  DuePoint|null  $crunch  the one to get out of, where it is known; null: the first
      * @param  int  $margin  % of open time that a load line keeps free: so much of extra hours is not worked
      */
-    public function __construct(PlanningProblem $problem, ?Plan $plan = null, private readonly int $margin = 0, ?DuePoint $crunch = null)
+    public function __construct(private readonly PlanningProblem $problem, ?Plan $plan = null, private readonly int $margin = 0, ?DuePoint $crunch = null)
     {
-        $this->problem = $problem->unarranged();
-        $alone = $this->problem->with(previous: []);
+        $alone = $problem->with(previous: []);
         $effort = max(self::LEAST_EFFORT, min(self::MOST_EFFORT, intdiv(self::EFFORT, max(1, count($problem->tasks)))));
         $order = self::order($problem, $plan ?? (new Planner(effort: 0))->plan($alone));
-        $this->planner = new Planner($effort, $order);
-        $this->patient = new Planner(self::PATIENCE * $effort, $order);
+        $this->planner = new Planner($effort, $order, arranged: false); // in which order a day goes makes nothing late
+        $this->patient = new Planner(self::PATIENCE * $effort, $order, arranged: false);
         $solved = new Outcome($alone, $this->planner->plan($alone));
         $laid = $plan === null ? $solved : new Outcome($alone, $plan);
         $this->now = $laid->cost < $solved->cost ? $laid : $solved;
@@ -287,7 +284,7 @@ final class WaysOut
     {
         $sum = 0;
         foreach ($this->problem->tasks as $task) {
-            $sum += $task->due?->at === $this->until ? 0 : $task->lateness() * ($outcome->late[$task->id] ?? 0);
+            $sum += $task->due?->at === $this->until ? 0 : $outcome->lateness[$task->id] ?? 0;
         }
 
         return $sum;

@@ -60,6 +60,7 @@ return [
         'extra_hours' => 'Open :hours :from–:to on :day, :minutes more',
         'late' => '{0} then nothing is late; :now now|{1} then one task is late; :now now|[2,*] then :count tasks are late; :now now',
         'none' => 'No single change is enough: at least :missing too much. Two together may be.',
+        'none_more' => 'No single change is enough: counted day by day, at least :missing too much. Two together may be.',
     ],
     'anew' => '{0} Laying it out anew would be :less less late, by weight, and move nothing.|{1} Laying it out anew would be :less less late, by weight, but one task would move.|[2,*] Laying it out anew would be :less less late, by weight, but :count tasks would move.',
     'tail_today' => 'slack',

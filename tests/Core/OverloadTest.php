@@ -45,6 +45,36 @@ final class OverloadTest extends TestCase
         self::assertSame(15, $flow->flow, 'it goes on from what flowed before');
     }
 
+    /** Of all ways to part the nodes, the narrowest lets through just what flows; those that could still be reached are one side of it. */
+    #[Test]
+    public function no_cut_is_narrower_than_what_flows(): void
+    {
+        $this->limitTo(Runs::of(120))->forAll(Generators::choose(1, 1_000_000))->disableShrinking()->then(function (int $seed): void {
+            mt_srand($seed);
+            $flow = new MaxFlow;
+            $nodes = [MaxFlow::SOURCE, MaxFlow::SINK, $flow->node(), $flow->node(), $flow->node(), $flow->node()];
+            $edges = [];
+            for ($i = 0; $i < 12; $i++) {
+                [$from, $to, $capacity] = [$nodes[mt_rand(0, 5)], $nodes[mt_rand(0, 5)], mt_rand(0, 20)];
+                if ($from !== $to) {
+                    $edges[] = [$from, $to, $capacity];
+                    $flow->edge($from, $to, $capacity);
+                }
+                mt_rand(0, 2) === 0 && $flow->run(); // edges may be added after a flow was found
+            }
+            $flow->run();
+            $through = static fn (array $before): int => array_sum(array_map(static fn (array $edge): int => isset($before[$edge[0]]) && ! isset($before[$edge[1]]) ? $edge[2] : 0, $edges));
+            $narrowest = PHP_INT_MAX;
+            for ($side = 0; $side < 16; $side++) {
+                $before = [MaxFlow::SOURCE => true] + array_filter([2 => ($side & 1) > 0, 3 => ($side & 2) > 0, 4 => ($side & 4) > 0, 5 => ($side & 8) > 0]);
+                $narrowest = min($narrowest, $through($before));
+            }
+
+            self::assertSame($narrowest, $flow->flow);
+            self::assertSame($narrowest, $through($flow->before()));
+        });
+    }
+
     #[Test]
     public function a_day_carries_its_open_time_its_line_and_its_deep_limit(): void
     {

@@ -78,6 +78,9 @@ final class SettingsTest extends FeatureTestCase
         $this->from('/settings')->put('/settings/best-hours', ['week' => ['noday' => '9-10']])->assertSessionHasErrors('week');
         self::assertSame([['13:15', '15:00']], $this->ines->refresh()->best_hours['wed'] ?? null, 'what was wrong changed nothing');
 
+        $this->put('/settings/best-hours', ['week' => ['fri' => '9-10']])->assertSessionHasNoErrors();
+        $this->post('/plan/undo');
+        self::assertSame([['13:15', '15:00']], $this->ines->refresh()->best_hours['wed'] ?? null, 'undo brings the week back');
         $this->put('/settings/best-hours', ['week' => []])->assertSessionHasErrors('week');
         $this->put('/settings/best-hours', ['week' => ['wed' => '']])->assertSessionHasNoErrors();
         $this->post('/plan/lay-out');

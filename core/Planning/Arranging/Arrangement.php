@@ -11,6 +11,7 @@ use Nekto\Core\Plan\Plan;
 use Nekto\Core\Planning\Layout\Compiled;
 use Nekto\Core\Planning\Layout\FreeTime;
 use Nekto\Core\Planning\Layout\Timetable;
+use Nekto\Core\Planning\Order\UrgencyOrder;
 use Nekto\Core\Task\Demand;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\LocalDay;
@@ -172,14 +173,9 @@ final readonly class Arrangement
      */
     private function afterPredecessors(array $tasks): array
     {
-        $order = [];
-        foreach ($tasks as $task) {
-            $before = array_values(array_filter($tasks, fn (int $other): bool => isset($this->of->allPredecessors[$task][$other]) && ! in_array($other, $order, true)));
-            usort($before, fn (int $a, int $b): int => count($this->of->allPredecessors[$a]) <=> count($this->of->allPredecessors[$b]));
-            $order = [...$order, ...$before, ...(in_array($task, $order, true) ? [] : [$task])];
-        }
+        $order = (new UrgencyOrder($this->of))->asGiven(array_map(fn (int $task): string => $this->of->ids[$task], $tasks));
 
-        return $order;
+        return array_values(array_intersect($order, $tasks));
     }
 
     /**

@@ -146,12 +146,8 @@ final class Draft
     /** True unless some of a task that would rather be at certain hours lies beside them. */
     private function isAtItsBest(int $task): bool
     {
-        $hours = $this->of->problem->bestHours;
-        if ($hours === null || $this->of->rather[$task] < 0) {
-            return true;
-        }
-        foreach ($this->blocks[$task] ?? [] as [$start, $end]) {
-            if (! $hours->engulfs(new Interval($start, $end))) {
+        foreach ($this->of->rather[$task] < 0 ? [] : $this->blocks[$task] ?? [] as [$start, $end]) {
+            if (! $this->of->problem->isBest(new Interval($start, $end))) {
                 return false;
             }
         }

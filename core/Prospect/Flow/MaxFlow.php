@@ -15,7 +15,7 @@ final class MaxFlow
 
     public const SINK = 1;
 
-    /** All that has reached the sink. */
+    /** All that has reached the sink, in the unit of the capacities. */
     public int $flow = 0;
 
     /** @var list<list<int>> edges by node; an edge's reverse is its neighbour in number */
@@ -33,6 +33,7 @@ final class MaxFlow
     /** @var array<int, int> by node: the edge that is tried next */
     private array $next = [];
 
+    /** @return int a new node */
     public function node(): int
     {
         $this->edges[] = [];
@@ -40,7 +41,10 @@ final class MaxFlow
         return count($this->edges) - 1;
     }
 
-    /** @return int the edge, to widen it later */
+    /**
+     * @param  int  $capacity  what it can carry, 0 or more
+     * @return int the edge, to widen it later
+     */
     public function edge(int $from, int $to, int $capacity): int
     {
         $edge = count($this->to);
@@ -52,6 +56,7 @@ final class MaxFlow
         return $edge;
     }
 
+    /** @param  int  $by  what it can carry more, 0 or more */
     public function widen(int $edge, int $by): void
     {
         $this->room[$edge] += $by;

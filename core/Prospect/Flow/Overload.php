@@ -54,6 +54,7 @@ final class Overload
         $this->competing = array_fill_keys(array_map(static fn (int $task): string => $of->ids[$task], array_filter(array_keys($due), fn (int $task): bool => isset($before[$this->nodes["task {$task}"]]))), true);
     }
 
+    /** @param  int  $until  minutes since 1970-01-01T00:00Z; what is due later does not count */
     public static function of(PlanningProblem $problem, int $until): self
     {
         return new self(new Compiled($problem, new FreeTime($problem)), $until);

@@ -1,6 +1,5 @@
-@props(['names', 'week', 'sets'])
+@props(['names', 'week', 'sets', 'said'])
 @php
-    $said = fn (array $day): string => implode(', ', array_map(fn (array $pair): string => "{$pair[0]}–{$pair[1]}", $day));
     [$first, $last] = [360, 1320]; // drawn from 06:00 to 22:00
     $span = function (array $pair) use ($first, $last): array {
         [$from, $to] = array_map(Nekto\Core\Hours\Stretch::minutes(...), $pair);

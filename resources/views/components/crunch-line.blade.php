@@ -12,7 +12,7 @@
         @forelse ($ways->ways as $way)
             <p class="way"><a class="button button-over-line" href="{{ $address }}?change=way&amp;way={{ $way['way'] }}" data-here>{{ $way['says'] }}</a> <span class="soft">{{ trans_choice('shape.crunch.late', $way['late'], ['now' => $ways->lateNow]) }}</span></p>
         @empty
-            <p>{{ __('shape.crunch.none', ['missing' => CrunchLine::unbroken($ways->missing)]) }}</p>
+            <p>{{ __($ways->missing > $point->missing() ? 'shape.crunch.none_more' : 'shape.crunch.none', ['missing' => CrunchLine::unbroken($ways->missing)]) }}</p>
         @endforelse
     @else
         <p><a class="button" href="{{ $address }}?ways=1#crunch" data-here>Ways out</a></p>

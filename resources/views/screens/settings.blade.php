@@ -47,7 +47,7 @@
             </form>
         </section>
         <section aria-labelledby="hours">
-            <x-best-hours :$names :$sets :week="$user->best_hours ?? []" />
+            <x-best-hours :$names :$sets :$said :week="$user->best_hours ?? []" />
             @foreach ($sets as $set)
                 <div class="section-head"><h2 @if ($loop->first) id="hours" @endif>{{ $set->name }}</h2><span class="soft">several stretches with a comma between; empty is closed</span></div>
                 <form method="post" action="/settings/hours/{{ $set->id }}" data-whole>
