@@ -7,6 +7,7 @@ use App\Http\Middleware\AsksAside;
 use App\Http\Middleware\KeepsSession;
 use App\Http\Middleware\KnowsPerson;
 use App\Http\Middleware\MendPlan;
+use App\Http\Middleware\ReadableInput;
 use App\Http\Middleware\SecurityHeaders;
 use App\Models\Block;
 use App\Planning\PlanConflict;
@@ -17,6 +18,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use Illuminate\Routing\Middleware\ThrottleRequests;
 use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Session\TokenMismatchException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
@@ -27,7 +29,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
-        $middleware->web(replace: [StartSession::class => KeepsSession::class]);
+        $middleware->web(append: [ReadableInput::class], replace: [StartSession::class => KeepsSession::class]);
+        $middleware->prependToPriorityList(before: ThrottleRequests::class, prepend: ReadableInput::class); // who counts the tries reads the address already
         $middleware->validateCsrfTokens(except: ['capture']); // a token of its own stands for the session there
         $middleware->alias(['mend' => MendPlan::class, 'aside' => AsksAside::class, 'known' => KnowsPerson::class]);
         $middleware->redirectGuestsTo('/sign-in');

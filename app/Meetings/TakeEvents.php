@@ -49,7 +49,7 @@ final readonly class TakeEvents
             return $import->finished_at !== null;
         });
         if ($done) {
-            Storage::disk('local')->delete((string) $import->path);
+            $import->path === null || Storage::disk('local')->delete($import->path);
             rescue(fn () => ($this->mend)($import->user, $now)); // meetings may lie on blocks now; that they are in does not hang on it
         }
     }

@@ -41,7 +41,7 @@ final class AppServiceProvider extends ServiceProvider
         Password::defaults(fn (): Password => Password::min(10));
         $failed = static fn (Response $response): bool => Auth::guest(); // who gets in was no guesser
         RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(5)->by(strtolower((string) $request->input('email')).'|'.$request->ip())->after($failed),
+            Limit::perMinute(5)->by(strtolower($request->string('email')->toString()).'|'.$request->ip())->after($failed),
             Limit::perMinute(30)->by((string) $request->ip())->after($failed),
         ]);
         RateLimiter::for('sign-up', fn (Request $request): Limit => Limit::perHour(20)->by((string) $request->ip()));
@@ -96,7 +96,7 @@ final class AppServiceProvider extends ServiceProvider
             'template' => static fn (User $user) => $user->templates(),
             'repeat' => static fn (User $user) => $user->repeats(),
             'project' => static fn (User $user) => $user->projects(),
-            'section' => static fn (User $user) => $user->sections(),
+            'section' => static fn (User $user) => $user->sections()->whereHas('project'), // of one that was let go nothing can be changed
             'saved' => static fn (User $user) => $user->savedViews(),
             'area' => static fn (User $user) => $user->areas(),
             'entry' => static fn (User $user) => $user->entries(),

@@ -8,6 +8,7 @@ return [
     'unknown_time' => 'No clock shows that time. Write it as 14:30.',
     'time_without_date' => 'A due time needs a date. Give both, or only the date.',
     'chunks' => 'The shortest block must not be longer than the longest.',
+    'subtask_too_long' => 'Line :line is longer than :most letters. Shorten it, or put it into the note; nothing was taken.',
     'saved' => ':title is saved.',
     'sent_to_weigh' => ':title waits in Weigh.',
     'none_chosen' => 'Choose at least one item first.',

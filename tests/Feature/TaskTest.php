@@ -120,4 +120,15 @@ final class TaskTest extends FeatureTestCase
         $this->post('/plan/undo');
         self::assertSame(['Wed 09:00–10:00 Essay', 'Wed 10:00–10:30 Quotes'], $this->plan());
     }
+
+    #[Test]
+    public function a_step_that_is_too_long_is_said_and_none_of_them_is_cut(): void
+    {
+        $task = $this->task('Quotes');
+        $lines = "Measure 20 min\n".str_repeat('long ', 50);
+
+        $this->from("/tasks/{$task->id}")->post("/tasks/{$task->id}/subtasks", ['lines' => $lines])->assertSessionHasErrors(['lines' => __('task.subtask_too_long', ['line' => 2, 'most' => 200])]);
+        self::assertSame(0, $task->subtasks()->count());
+        $this->get("/tasks/{$task->id}")->assertSee('Measure 20 min'); // what was typed stands in the field
+    }
 }

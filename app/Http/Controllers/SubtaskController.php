@@ -5,33 +5,37 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Edits\TaskEdit;
+use App\Http\Requests\LinesRequest;
 use App\Http\Requests\SubtaskRequest;
 use App\Models\Subtask;
 use App\Models\Task;
 use App\Time\Clock;
 use App\Wording\Said;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Nekto\Core\Capture\DurationReader;
-use Nekto\Core\Capture\Outline;
 
 /** The steps of a task. Their estimates add up to the task's. */
 final readonly class SubtaskController
 {
+    /** Letters of a step, its estimate included. */
+    private const LONGEST = 200;
+
     public function __construct(private TaskEdit $edit, private Said $said) {}
 
     /** One line or several; a duration at the end of a line is its estimate. */
-    public function store(Request $request, Task $task): RedirectResponse
+    public function store(LinesRequest $request, Task $task): RedirectResponse
     {
-        $items = Outline::of($request->string('lines')->limit(20_000, '')->toString(), nested: false);
-        if ($items === []) {
-            return back()->withErrors(['lines' => __('gather.empty')]);
+        $items = $request->items(nested: false);
+        foreach ($items as $item) {
+            if (mb_strlen($item->text) > self::LONGEST) {
+                return back()->withInput()->withErrors(['lines' => __('task.subtask_too_long', ['line' => $item->line, 'most' => self::LONGEST])]);
+            }
         }
         $revision = $this->edit->around($task, Clock::now(), static function () use ($task, $items): void {
             $position = (int) $task->subtasks()->max('position');
             foreach ($items as $item) {
                 [$title, $minutes] = DurationReader::apart($item->text);
-                $task->subtasks()->create(['user_id' => $task->user_id, 'title' => mb_substr($title, 0, 200), 'estimate' => $minutes, 'position' => ++$position, 'done_at' => $item->done ? Clock::now() : null]);
+                $task->subtasks()->create(['user_id' => $task->user_id, 'title' => $title, 'estimate' => $minutes, 'position' => ++$position, 'done_at' => $item->done ? Clock::now() : null]);
             }
         });
 

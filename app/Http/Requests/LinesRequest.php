@@ -38,9 +38,9 @@ final class LinesRequest extends FormRequest
     }
 
     /** @return list<OutlineItem> */
-    public function items(): array
+    public function items(bool $nested = true): array
     {
-        return Outline::of($this->string('lines')->toString());
+        return Outline::of($this->string('lines')->toString(), nested: $nested);
     }
 
     /** @return array<int, list<string>> by the line of the text, from 1; as "due by friday" */

@@ -80,13 +80,13 @@ final readonly class WeighScreen
     }
 
     /**
-     * What a task would weigh, for the card, while it is being weighed.
+     * What a task would weigh, for the card, while it is being weighed; nothing if another window has settled it meanwhile.
      *
      * @param  array{due_on: string|null, due_at: CarbonImmutable|null}  $due
      */
     public function weighed(User $user, Task $task, ?Importance $importance, array $due, ?int $minutes, CarbonImmutable $now): Card
     {
-        $one = Candidates::of($this->desk, new WhatIf($task->id, $importance, $due['due_on'], $due['due_at']?->utc()->toDateTimeString(), $minutes))->one($task->id) ?? throw new \LogicException('What is being weighed is open.');
+        $one = Candidates::of($this->desk, new WhatIf($task->id, $importance, $due['due_on'], $due['due_at']?->utc()->toDateTimeString(), $minutes))->one($task->id) ?? abort(404);
 
         return $this->card($user, $task, $one, Axis::of($this->desk->today(), $this->desk->time(), null), $minutes);
     }

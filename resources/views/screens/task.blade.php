@@ -75,7 +75,7 @@
                 </li>
             @endforeach
         </ol>
-        <form method="post" action="/tasks/{{ $task->id }}/subtasks" class="pair" data-clear>@csrf<textarea class="field" name="lines" rows="1" aria-label="New subtasks" placeholder="Measure the plinths 20 min – a line each" maxlength="20000"></textarea><button class="button">Add</button></form>
+        <form method="post" action="/tasks/{{ $task->id }}/subtasks" class="pair" data-clear>@csrf<textarea class="field" name="lines" rows="1" aria-label="New subtasks" placeholder="Measure the plinths 20 min – a line each">{{ old('lines') }}</textarea><button class="button">Add</button></form>
         @error('lines')<p class="error" role="alert">{{ $message }}</p>@enderror
     </div>
     <div>
