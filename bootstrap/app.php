@@ -9,8 +9,10 @@ use App\Http\Middleware\KnowsPerson;
 use App\Http\Middleware\MendPlan;
 use App\Http\Middleware\ReadableInput;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\SentOnce;
 use App\Models\Block;
 use App\Planning\PlanConflict;
+use App\Undo\AlreadyDone;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -32,7 +34,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->web(append: [ReadableInput::class], replace: [StartSession::class => KeepsSession::class]);
         $middleware->prependToPriorityList(before: ThrottleRequests::class, prepend: ReadableInput::class); // who counts the tries reads the address already
         $middleware->validateCsrfTokens(except: ['capture']); // a token of its own stands for the session there
-        $middleware->alias(['mend' => MendPlan::class, 'aside' => AsksAside::class, 'known' => KnowsPerson::class]);
+        $middleware->alias(['mend' => MendPlan::class, 'aside' => AsksAside::class, 'known' => KnowsPerson::class, 'once' => SentOnce::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/shape');
     })
@@ -44,11 +46,11 @@ return Application::configure(basePath: dirname(__DIR__))
             || ! $error->getPrevious() instanceof ModelNotFoundException || $error->getPrevious()->getModel() !== Block::class
                 ? null
                 : back()->withErrors(['start' => PlanConflict::gone()->getMessage()]));
-        $exceptions->render(fn (TokenMismatchException $error, Request $request) => back()
+        $exceptions->render(fn (TokenMismatchException $error, Request $request) => $request->hasHeader('X-Act') ? response()->json(['message' => __('app.page_expired')], 419) : back()
             ->withInput($request->except('password', 'password_confirmation', '_token'))
             ->with('status', __('app.page_expired')));
         $exceptions->render(fn (PlanConflict $conflict, Request $request) => ConflictAnswer::of($conflict, $request));
-        $exceptions->dontReport(PlanConflict::class);
+        $exceptions->dontReport([PlanConflict::class, AlreadyDone::class]);
         // In our own words and style: the framework's pages would come before ours and break the policy for styles.
         $exceptions->render(fn (HttpExceptionInterface $error, Request $request) => $request->expectsJson() ? null
             : response()->view($error->getStatusCode() < 500 ? 'errors.4xx' : 'errors.500', ['exception' => $error], $error->getStatusCode(), $error->getHeaders()));

@@ -58,7 +58,7 @@ Route::middleware('throttle:capture')->group(function (): void {
 Route::get('/pulse', PulseController::class)->name('pulse')->middleware('known')
     ->withoutMiddleware([AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class, SubstituteBindings::class]);
 
-Route::middleware(['auth', 'mend'])->group(function (): void {
+Route::middleware(['auth', 'mend', 'once'])->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
 
     Route::get('/gather', [GatherController::class, 'index'])->name('gather.index');

@@ -33,18 +33,21 @@ final readonly class Timer
     /**
      * Goes over to a task; what was going on ends. Asked twice, it goes on as it is. A block of later today begins now,
      * and the rest of the day moves up. Null if nothing of the plan moved.
+     *
+     * @param  CarbonImmutable|null  $said  when it was pressed, if that was before it came
      */
-    public function start(User $user, Task $task, ?Block $block, CarbonImmutable $now): ?PlanRevision
+    public function start(User $user, Task $task, ?Block $block, CarbonImmutable $now, ?CarbonImmutable $said = null): ?PlanRevision
     {
+        $at = $said === null || $said >= $now ? $now : self::notBefore($user, $said);
         if (self::isOn($user, $task)) {
             return null;
         }
-        $begin = static function () use ($user, $task, $block, $now): void {
+        $begin = static function () use ($user, $task, $block, $at): void {
             if (self::isOn($user, $task)) { // another window was first
                 return;
             }
-            StopClock::of($user, $now);
-            $user->entries()->create(['task_id' => $task->id, 'block_id' => $block?->id, 'starts_at' => $now]);
+            StopClock::of($user, $at);
+            $user->entries()->create(['task_id' => $task->id, 'block_id' => $block?->id, 'starts_at' => $at]);
         };
         $end = $block === null ? null : $this->endIfBegunNow($user, $block, $now);
         if ($block === null || $end === null) {
@@ -82,20 +85,40 @@ final readonly class Timer
         return $end > $now->addMinutes(5) ? $end : null;
     }
 
-    public function rest(User $user, CarbonImmutable $now): ?PlanRevision
+    /** @param  CarbonImmutable|null  $said  when it was pressed, if that was before it came */
+    public function rest(User $user, CarbonImmutable $now, ?CarbonImmutable $said = null): ?PlanRevision
     {
-        return $this->switch($user, $now, RevisionCause::Minutes, static function () use ($user, $now): void {
+        $at = self::notBefore($user, $said ?? $now);
+
+        return $this->switch($user, $now, RevisionCause::Minutes, static function () use ($user, $at): void {
             if (RunningClock::of($user)?->break !== true) {
-                StopClock::of($user, $now);
-                $user->entries()->create(['starts_at' => $now, 'break' => true]);
+                StopClock::of($user, $at);
+                $user->entries()->create(['starts_at' => $at, 'break' => true]);
             }
         });
     }
 
-    /** Null if nothing of the plan had to follow. */
-    public function pause(User $user, CarbonImmutable $now): ?PlanRevision
+    /**
+     * Null if nothing of the plan had to follow.
+     *
+     * @param  CarbonImmutable|null  $said  when it was pressed, if that was before it came; a clock that was begun since runs on
+     */
+    public function pause(User $user, CarbonImmutable $now, ?CarbonImmutable $said = null): ?PlanRevision
     {
-        return $this->switch($user, $now, RevisionCause::Minutes, static fn () => StopClock::of($user, $now));
+        $said ??= $now;
+        if ($said < $now && $user->entries()->whereNull('ends_at')->where('starts_at', '>', $said)->exists()) {
+            return null;
+        }
+
+        return $this->switch($user, $now, RevisionCause::Minutes, static fn () => StopClock::of($user, $said));
+    }
+
+    /** What was done since elsewhere stands: no entry begins within another. */
+    private static function notBefore(User $user, CarbonImmutable $said): CarbonImmutable
+    {
+        $last = $user->entries()->max(DB::raw('max(starts_at, coalesce(ends_at, starts_at))'));
+
+        return $last === null ? $said : max($said, CarbonImmutable::parse((string) $last, 'UTC'));
     }
 
     /**

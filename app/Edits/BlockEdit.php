@@ -106,12 +106,14 @@ final readonly class BlockEdit
     }
 
     /** The task is finished: what was worked stays as it was, the time still planned for it is free again. */
-    public function done(Block $block, CarbonImmutable $now): ?PlanRevision
+    public function done(Block $block, CarbonImmutable $now, ?CarbonImmutable $said = null): ?PlanRevision
     {
-        return ($this->replan)($block->user, $now, RevisionCause::Done, first: function () use ($block, $now): void {
+        $at = min($now, $said ?? $now);
+
+        return ($this->replan)($block->user, $now, RevisionCause::Done, first: function () use ($block, $at): void {
             Unchanged::ensure($block);
-            $this->close($block, BlockState::Done, $now);
-            $this->door->change($block->task, ['done_at' => $now], $now);
+            $this->close($block, BlockState::Done, $at);
+            $this->door->change($block->task, ['done_at' => $at], $at);
         });
     }
 

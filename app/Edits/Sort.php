@@ -21,11 +21,15 @@ final readonly class Sort
      * @param  Collection<int, Task>  $tasks
      * @param  array<string, mixed>  $facts  columns that belong to the answer, as whom to wait for
      * @param  string|null  $project  the name of the one they go into
+     * @param  CarbonImmutable|null  $said  when it was pressed, if that was before it came
      */
-    public function __invoke(User $user, Collection $tasks, Destination $to, array $facts, ?string $project, CarbonImmutable $now): ?PlanRevision
+    public function __invoke(User $user, Collection $tasks, Destination $to, array $facts, ?string $project, CarbonImmutable $now, ?CarbonImmutable $said = null): ?PlanRevision
     {
         if ($to === Destination::LetGo) {
             return $this->edit->letGo($user, $tasks, $now, RevisionCause::Sorted);
+        }
+        if ($to === Destination::Done) {
+            return $this->edit->changeAll($user, $tasks, static fn (Task $task): array => ['done_at' => self::doneAt($task, $said ?? $now, $now)], $now, RevisionCause::Sorted, $project);
         }
         $columns = $facts + match ($to) {
             Destination::Inbox => ['stage' => TaskStage::Inbox],
@@ -33,9 +37,14 @@ final readonly class Sort
             Destination::Waiting => ['stage' => TaskStage::Waiting],
             Destination::Someday => ['stage' => TaskStage::Someday],
             Destination::Reference => ['stage' => TaskStage::Reference],
-            Destination::Done => ['done_at' => $now],
         };
 
         return $this->edit->changeAll($user, $tasks, $columns, $now, RevisionCause::Sorted, $project);
+    }
+
+    /** Who worked on it since, elsewhere, was not done with it before. */
+    private static function doneAt(Task $task, CarbonImmutable $said, CarbonImmutable $now): CarbonImmutable
+    {
+        return $said < $now && $task->user->entries()->where('task_id', $task->id)->where('starts_at', '>=', $said)->exists() ? $now : min($said, $now);
     }
 }

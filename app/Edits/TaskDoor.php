@@ -33,7 +33,7 @@ final readonly class TaskDoor
             ...(array_key_exists('picked_on', $columns) && $columns['picked_on'] === null ? ['key' => false] : []), // only a pick can be a key task
         ]);
         if ($task->wasChanged(['done_at', 'stage']) && ($task->done_at !== null || $task->stage !== TaskStage::Open)) {
-            StopClock::of($task->user, $now, $task);
+            StopClock::of($task->user, $task->done_at ?? $now, $task); // pressed before it came, it stops when it was pressed
         }
         $task->recount();
 

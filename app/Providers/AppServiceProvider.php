@@ -15,6 +15,7 @@ use App\Rows\WorkTimeLoader;
 use App\Screens\Frame\Frame;
 use App\Screens\Signs;
 use App\Time\Clock;
+use App\Undo\Once;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\TransactionBeginning;
@@ -53,6 +54,7 @@ final class AppServiceProvider extends ServiceProvider
         }
         $this->bindOwnRows();
         // What a page looks at is read once in a request; the present and the person are those of the request.
+        $this->app->scoped(Once::class);
         $this->app->bind(Desk::class, fn (): Desk => $this->desk());
         Event::listen(RouteMatched::class, static fn (RouteMatched $matched) => $matched->route->flushController()); // a process that answers many requests keeps no desk of the last one
         // SQLite lets a transaction that has only read so far fail at once when it wants to write and another one has

@@ -10,6 +10,11 @@ use Carbon\CarbonImmutable;
 /** The application's present: real time, or a moment at which demo, screenshots and end-to-end tests hold it. */
 final class Clock
 {
+    /** Seconds; older than what a browser keeps is no answer to this day any more. */
+    private const LONGEST_AGO = 14 * 86_400;
+
+    private static int $ago = 0;
+
     /** @param  string  $setting  an ISO 8601 moment, "file:" and the path of a file that holds one, or empty for real time */
     public static function set(string $setting): void
     {
@@ -28,6 +33,18 @@ final class Clock
     public static function now(): CarbonImmutable
     {
         return CarbonImmutable::now('UTC')->startOfMinute();
+    }
+
+    /** What this request brings was pressed so many seconds before it came. */
+    public static function sayAgo(int $seconds): void
+    {
+        self::$ago = $seconds > 0 && $seconds <= self::LONGEST_AGO ? $seconds : 0;
+    }
+
+    /** The minute in which the person did what this request brings; the present one, unless it had waited to be sent. */
+    public static function said(): CarbonImmutable
+    {
+        return CarbonImmutable::now('UTC')->subSeconds(self::$ago)->startOfMinute();
     }
 
     public static function stands(): bool

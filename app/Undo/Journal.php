@@ -15,6 +15,8 @@ final class Journal
 {
     private ?Log $log = null;
 
+    public function __construct(private readonly Once $once) {}
+
     /**
      * Runs a change and records it, in one transaction. Null if it changed nothing that can be undone, or if it is part
      * of a change that is being recorded already.
@@ -23,27 +25,37 @@ final class Journal
      */
     public function record(User $user, RevisionCause $cause, CarbonImmutable $now, \Closure $change): ?PlanRevision
     {
-        return DB::transaction(function () use ($user, $cause, $now, $change): ?PlanRevision {
-            $log = $this->log();
-            if ($log->isOn()) {
-                $change();
+        try {
+            return DB::transaction(fn (): ?PlanRevision => $this->recorded($user, $cause, $now, $change));
+        } catch (\Throwable $error) {
+            $this->once->release();
+            throw $error;
+        }
+    }
 
-                return null;
-            }
-            $log->begin();
-            $changed = $change();
-            $log->end();
-            $rows = self::changes($log);
+    /** @param  \Closure(): mixed  $change */
+    private function recorded(User $user, RevisionCause $cause, CarbonImmutable $now, \Closure $change): ?PlanRevision
+    {
+        $this->once->claim();
+        $log = $this->log();
+        if ($log->isOn()) {
+            $change();
 
-            return $rows === [] ? null : $user->planRevisions()->create([
-                'cause' => $cause,
-                'moves' => $changed instanceof Changed ? $changed->moves : [],
-                'late' => $changed instanceof Changed ? $changed->late : [],
-                'rows' => $rows,
-                'made_at' => $now,
-                'seen_at' => $cause->isAutomatic() ? null : $now,
-            ]);
-        });
+            return null;
+        }
+        $log->begin();
+        $changed = $change();
+        $log->end();
+        $rows = self::changes($log);
+
+        return $rows === [] ? null : $user->planRevisions()->create([
+            'cause' => $cause,
+            'moves' => $changed instanceof Changed ? $changed->moves : [],
+            'late' => $changed instanceof Changed ? $changed->late : [],
+            'rows' => $rows,
+            'made_at' => $now,
+            'seen_at' => $cause->isAutomatic() ? null : $now,
+        ]);
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Time\Clock;
 use App\Undo\Guarded;
 use App\Undo\Journal;
+use App\Undo\Once;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -189,8 +190,8 @@ final class UndoTest extends FeatureTestCase
             self::assertSame([], array_diff($left, array_keys($row)), "what is named of {$table} is there");
             $changed = array_map(self::other(...), array_filter($row, static fn (string $column): bool => $column !== 'id' && ! str_ends_with($column, '_id'), ARRAY_FILTER_USE_KEY));
 
-            $revision = (new Journal)->record($user, RevisionCause::Changed, Clock::now(), static fn () => $rows()->where('id', $row['id'])->update($changed));
-            (new Journal)->undo($user, $revision?->id, Clock::now());
+            $revision = (new Journal(new Once))->record($user, RevisionCause::Changed, Clock::now(), static fn () => $rows()->where('id', $row['id'])->update($changed));
+            (new Journal(new Once))->undo($user, $revision?->id, Clock::now());
 
             $is = (array) $rows()->where('id', $row['id'])->first();
             self::assertEqualsCanonicalizing(array_values(array_intersect(array_keys($changed), $left)), array_keys(array_filter($is, static fn (mixed $value, string $column): bool => $value !== $row[$column], ARRAY_FILTER_USE_BOTH)), $table);

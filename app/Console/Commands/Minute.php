@@ -17,6 +17,7 @@ use App\Reminders\Remind;
 use App\Repeats\ComeBack;
 use App\Time\Clock;
 use App\Time\Heartbeat;
+use App\Undo\Once;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 
@@ -58,6 +59,7 @@ final class Minute extends Command
         }
         $this->lookAnew($prospects, $now);
         $tidy($now);
+        Once::forgetOld($now);
         foreach (CalendarImport::query()->whereNull('finished_at')->where('updated_at', '<', $now->subMinutes(self::ABANDONED))->with('user')->get() as $import) {
             for ($steps = 0; $import->finished_at === null && $steps < self::STEPS; $steps++) {
                 $take->step($import, $now);

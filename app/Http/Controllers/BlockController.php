@@ -65,7 +65,7 @@ final readonly class BlockController
     {
         $request->ensureCurrent($block);
 
-        return back()->with($this->said->about($this->edit->done($block, Clock::now())));
+        return back()->with($this->said->about($this->edit->done($block, Clock::now(), Clock::said())));
     }
 
     public function partDone(PartDoneRequest $request, Block $block): RedirectResponse

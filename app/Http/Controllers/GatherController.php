@@ -51,7 +51,7 @@ final readonly class GatherController
 
     public function store(LinesRequest $request, #[CurrentUser] User $user, Journal $journal, KeepLines $keep, Said $said): RedirectResponse
     {
-        $now = Clock::now();
+        $now = Clock::said();
         $caught = new CaughtLine($user, $now);
         $items = $request->items();
         $refused = $request->refused();

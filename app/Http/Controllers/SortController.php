@@ -23,7 +23,7 @@ final readonly class SortController
             return back()->withErrors(['ids' => __('task.none_chosen')]);
         }
         $to = $request->destination();
-        $revision = $sort($user, $tasks, $to, $request->facts(), $request->project(), Clock::now());
+        $revision = $sort($user, $tasks, $to, $request->facts(), $request->project(), Clock::now(), Clock::said());
         $facts = ['title' => $tasks->first()->title ?? '', 'project' => $request->string('project')->toString(), 'person' => $request->string('waiting_for')->toString()];
 
         return ($to === Destination::LetGo && str_contains(url()->previous(), '/tasks/') ? redirect('/gather') : back())

@@ -38,7 +38,7 @@ final readonly class WorkController
     public function start(Request $request, Task $task, #[CurrentUser] User $user): RedirectResponse
     {
         $block = $request->filled('block') ? $user->blocks()->where('task_id', $task->id)->find($request->integer('block')) : null;
-        $revision = $this->timer->start($user, $task, $block, Clock::now());
+        $revision = $this->timer->start($user, $task, $block, Clock::now(), Clock::said());
 
         return redirect('/work')->with($this->switched($revision, __('work.started', ['title' => $task->title])));
     }
@@ -51,12 +51,12 @@ final readonly class WorkController
 
     public function pause(#[CurrentUser] User $user): RedirectResponse
     {
-        return back()->with($this->switched($this->timer->pause($user, Clock::now()), __('work.paused')));
+        return back()->with($this->switched($this->timer->pause($user, Clock::now(), Clock::said()), __('work.paused')));
     }
 
     public function rest(#[CurrentUser] User $user): RedirectResponse
     {
-        return back()->with($this->switched($this->timer->rest($user, Clock::now()), __('work.resting')));
+        return back()->with($this->switched($this->timer->rest($user, Clock::now(), Clock::said()), __('work.resting')));
     }
 
     public function more(BlockRequest $request, Block $block): RedirectResponse
