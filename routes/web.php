@@ -160,6 +160,7 @@ Route::middleware(['auth', 'mend', 'once'])->group(function (): void {
     Route::post('/plan/end-day', [PlanController::class, 'end'])->name('plan.end');
     Route::post('/plan/go-on', [PlanController::class, 'goOn'])->name('plan.go-on');
     Route::post('/plan/undo', [PlanController::class, 'undo'])->name('plan.undo');
+    Route::post('/plan/redo', [PlanController::class, 'redo'])->name('plan.redo');
     Route::post('/plan/seen', [PlanController::class, 'seen'])->name('plan.seen');
 
     Route::patch('/blocks/{block}', [BlockController::class, 'move'])->name('blocks.move');

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * A change of the plan: its change note, and the rows it touched as they were and as they became.
@@ -16,6 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property list<array<string, mixed>> $moves
  * @property list<array{task: int, title: string, due: int, at: bool, end: int|null, weight: int, importance: int, hard: bool, was: int}> $late what it made late, the heaviest first
  * @property array<string, list<array{id: int, before: array<string, mixed>|null, after: array<string, mixed>|null}>> $rows by table: the changed columns; of a row that came or went all of them, and null
+ * @property array<string, list<array{id: int, before: array<string, mixed>|null, after: array<string, mixed>|null}>>|null $redo what its undo changed
  * @property CarbonImmutable $made_at
  * @property CarbonImmutable|null $seen_at
  * @property CarbonImmutable|null $undone_at
@@ -31,7 +33,7 @@ final class PlanRevision extends Model
 
     protected $attributes = ['moves' => '[]', 'late' => '[]'];
 
-    protected $fillable = ['cause', 'moves', 'late', 'rows', 'made_at', 'seen_at', 'undone_at'];
+    protected $fillable = ['cause', 'moves', 'late', 'rows', 'made_at', 'seen_at', 'undone_at', 'redo'];
 
     /** @var list<Occurrence> said once, with the change: meetings that lie where the hand has put a block */
     public array $liesOn = [];
@@ -52,6 +54,19 @@ final class PlanRevision extends Model
         return $this;
     }
 
+    /**
+     * Changes that were undone and that nothing the person did has followed, the one that was undone last having the
+     * smallest id.
+     *
+     * @return HasMany<self, User>
+     */
+    public static function redoable(User $user): HasMany
+    {
+        $last = $user->planRevisions()->whereNull('undone_at')->whereNotIn('cause', [RevisionCause::Mended, RevisionCause::Undone])->toBase()->selectRaw('coalesce(max(id), 0)');
+
+        return $user->planRevisions()->whereNotNull('undone_at')->whereNotNull('redo')->where('id', '>', $last);
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
@@ -60,6 +75,7 @@ final class PlanRevision extends Model
             'moves' => 'array',
             'late' => 'array',
             'rows' => 'array',
+            'redo' => 'array',
             'made_at' => 'immutable_datetime',
             'seen_at' => 'immutable_datetime',
             'undone_at' => 'immutable_datetime',

@@ -71,14 +71,40 @@ final class Journal
             if ($revision === null) {
                 return null;
             }
+            $this->once->claim();
             $restore = new Restore($user, $this->log());
-            $restore($revision);
+            $this->log()->begin();
+            $restore($revision->rows);
             if ($revision->cause->isAutomatic()) { // what mending had moved would be moved again within a minute
                 $user->blocks()->planned()->whereKey($restore->restored('blocks'))->update(['put_back' => true]);
             }
-            $revision->update(['undone_at' => $now, 'seen_at' => $now]);
+            $this->log()->end();
+            $revision->update(['undone_at' => $now, 'seen_at' => $now, 'redo' => self::changes($this->log())]);
 
             return new Undone($revision, $restore->leftAlone(), $user->planRevisions()->whereNull('undone_at')->where('id', '>', $revision->id)->doesntExist());
+        });
+    }
+
+    /**
+     * Takes an undo back: the one of the named change, or the last one, if the person has changed nothing since. Null if
+     * there is none.
+     *
+     * @param  int|null  $id  of the revision that was undone; null: the one that was undone last
+     */
+    public function redo(User $user, ?int $id): ?Undone
+    {
+        return DB::transaction(function () use ($user, $id): ?Undone {
+            $revision = $id === null ? PlanRevision::redoable($user)->oldest('id')->first() : $user->planRevisions()->whereNotNull('undone_at')->whereNotNull('redo')->find($id);
+            if ($revision === null) {
+                return null;
+            }
+            $this->once->claim();
+            $since = $user->planRevisions()->whereNull('undone_at')->where('id', '>', $revision->id)->exists();
+            $restore = new Restore($user, $this->log());
+            $restore($revision->redo ?? []);
+            $revision->update(['undone_at' => null, 'redo' => null]);
+
+            return new Undone($revision, $restore->leftAlone(), ! $since);
         });
     }
 

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Undo;
 
-use App\Models\PlanRevision;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Brings the columns of a revision back. A column that was changed once more since is left alone, and so is what would
+ * Brings changed columns back. A column that was changed once more since is left alone, and so is what would
  * refer to something that is gone, take somebody's minutes along, or let two clocks run.
  */
 final class Restore
@@ -23,18 +22,19 @@ final class Restore
 
     public function __construct(private readonly User $user, private readonly Log $log) {}
 
-    public function __invoke(PlanRevision $revision): void
+    /** @param  array<string, list<array{id: int, before: array<string, mixed>|null, after: array<string, mixed>|null}>>  $rows  as a revision keeps them */
+    public function __invoke(array $rows): void
     {
         $order = array_keys(Guarded::TABLES);
         foreach ($order as $table) { // what others refer to comes back first
-            foreach ($revision->rows[$table] ?? [] as $row) {
+            foreach ($rows[$table] ?? [] as $row) {
                 if ($row['before'] !== null) {
                     $row['after'] === null ? $this->bringBack($table, $row['id'], $row['before']) : $this->set($table, $row['id'], $row['before'], $row['after']);
                 }
             }
         }
         foreach (array_reverse($order) as $table) { // and goes last
-            foreach ($revision->rows[$table] ?? [] as $row) {
+            foreach ($rows[$table] ?? [] as $row) {
                 if ($row['before'] === null && $row['after'] !== null) {
                     $this->takeAway($table, $row['id'], $row['after']);
                 }

@@ -26,6 +26,15 @@ final readonly class UndoneNote
         ]));
     }
 
+    /** What was undone and holds once more. */
+    public function again(Undone $done): string
+    {
+        return implode(' ', array_filter([
+            __('plan.again', ['what' => lcfirst((new ChangeNote($this->user, $this->now))->summary($done->revision))]),
+            $done->leftAlone === [] ? '' : __('plan.undone_except', ['titles' => implode(', ', $done->leftAlone)]),
+        ]));
+    }
+
     /** Where the tasks lie again whose blocks the change had moved or taken away. */
     private function places(Undone $undone): string
     {

@@ -245,4 +245,87 @@ final class UndoTest extends FeatureTestCase
     {
         return array_diff_key($row, ['updated_at' => 0]);
     }
+
+    #[Test]
+    public function redo_takes_undo_back_step_by_step_over_everything_a_key_undoes(): void
+    {
+        $area = $this->ines->areas()->firstOrFail();
+        $task = $this->task('Quotes');
+        $this->task('Captions');
+        $caught = $this->ines->tasks()->create(['title' => 'Lamps', 'area_id' => $area->id, 'stage' => 'inbox']);
+        $acts = [
+            fn () => $this->post('/gather', ['lines' => 'Ask Prue who turned plate 12']),
+            fn () => $this->post('/tasks/sort', ['ids' => [$caught->id], 'to' => 'someday']),
+            fn () => $this->post("/weigh/{$task->id}", ['answer' => 'make_time', 'importance' => 4, 'estimate' => '90 min']),
+            fn () => $this->delete("/tasks/{$task->id}"),
+            fn () => $this->patch("/settings/areas/{$area->id}", ['name' => 'Rivers', 'hue' => $area->hue]),
+            fn () => $this->put('/settings/best-hours', ['week' => ['mon' => '09:00–11:00']]),
+            fn () => $this->post('/plan/lay-out'),
+        ];
+        $states = [$this->rows()];
+        foreach ($acts as $act) {
+            $act()->assertSessionHasNoErrors();
+            $states[] = $this->rows();
+        }
+        self::assertCount(count($states), array_unique(array_map(serialize(...), $states)), 'each of them changes something');
+        for ($i = count($acts) - 1; $i >= 0; $i--) {
+            $this->post('/plan/undo');
+            self::assertEquals($states[$i], $this->rows(), "undone {$i}");
+        }
+        foreach (array_slice($states, 1) as $i => $state) {
+            $this->post('/plan/redo')->assertSessionHas('status', static fn (string $said): bool => str_starts_with($said, 'Again: '));
+            self::assertEquals($state, $this->rows(), "again {$i}");
+        }
+        $this->post('/plan/redo')->assertSessionHas('status', __('plan.nothing_to_redo'));
+        $this->post('/plan/undo');
+        self::assertEquals($states[count($acts) - 1], $this->rows(), 'and undo goes on from there');
+    }
+
+    #[Test]
+    public function after_another_change_there_is_nothing_to_redo_by_key(): void
+    {
+        $this->post('/gather', ['lines' => 'Two lamps']);
+        $this->post('/plan/undo');
+        $this->get('/gather')->assertSee('action="/plan/redo"', false);
+        $this->post('/gather', ['lines' => 'Three lamps']);
+        $this->get('/gather')->assertDontSee('action="/plan/redo"', false);
+        $this->post('/plan/redo')->assertSessionHas('status', __('plan.nothing_to_redo'));
+
+        self::assertSame(['Three lamps'], $this->ines->tasks()->pluck('title')->all());
+    }
+
+    #[Test]
+    public function redo_leaves_alone_what_was_changed_since_and_names_it(): void
+    {
+        $task = $this->task('Quotes');
+        $this->patch("/tasks/{$task->id}", ['importance' => 4]);
+        $revision = $this->ines->planRevisions()->latest('id')->value('id');
+        $this->post('/plan/undo');
+        $this->patch("/tasks/{$task->id}", ['importance' => 1]);
+        $this->post('/plan/redo', ['revision' => $revision])->assertSessionHas('status', static fn (string $said): bool => str_contains($said, 'Quotes'));
+
+        self::assertSame(1, $task->refresh()->importance?->value);
+    }
+
+    #[Test]
+    public function nobody_redoes_anothers_change(): void
+    {
+        $this->post('/gather', ['lines' => 'Two lamps']);
+        $revision = $this->ines->planRevisions()->latest('id')->value('id');
+        $this->post('/plan/undo');
+        $this->actingAs($this->person('wim@example.org'))->post('/plan/redo', ['revision' => $revision])->assertSessionHas('status', __('plan.nothing_to_redo'));
+
+        self::assertSame(0, $this->ines->tasks()->count());
+    }
+
+    /** @return array<string, list<array<string, mixed>>> what undo guards, as it is */
+    private function rows(): array
+    {
+        $rows = [];
+        foreach (Guarded::TABLES as $table => $apart) {
+            $rows[$table] = DB::table($table)->orderBy('id')->get()->map(static fn (object $row): array => array_diff_key((array) $row, array_flip($apart)))->all();
+        }
+
+        return $rows;
+    }
 }

@@ -12,6 +12,7 @@ use App\Http\Requests\ChangeRequest;
 use App\Http\Requests\PickRequest;
 use App\Models\Task;
 use App\Models\User;
+use App\Planning\DoAgain;
 use App\Planning\TakeBack;
 use App\Rows\Blocks;
 use App\Rows\Picks;
@@ -82,7 +83,18 @@ final readonly class PlanController
             return back()->with('status', __($request->filled('revision') ? 'plan.undone_already' : 'plan.nothing_to_undo'));
         }
 
-        return back()->with('status', (new UndoneNote($user, Clock::now()))->of($undone));
+        return back()->with(['status' => (new UndoneNote($user, Clock::now()))->of($undone), 'redo' => $undone->revision->id]);
+    }
+
+    /** Takes the undo back that the page offered, or the last one. */
+    public function redo(Request $request, #[CurrentUser] User $user, DoAgain $again): RedirectResponse
+    {
+        $done = $again($user, $request->integer('revision') ?: null, Clock::now());
+        if ($done === null) {
+            return back()->with('status', __('plan.nothing_to_redo'));
+        }
+
+        return back()->with(['status' => (new UndoneNote($user, Clock::now()))->again($done), 'undo' => true, 'revision' => $done->revision->id]);
     }
 
     /** The change note was read. */

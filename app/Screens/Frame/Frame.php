@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Frame;
 
+use App\Models\PlanRevision;
 use App\Models\User;
 use App\Rows\Desk;
 use App\Wording\ChangeNote;
@@ -32,6 +33,7 @@ final readonly class Frame
         $asked = DB::query()->selectSub($user->tasks()->inbox()->toBase()->selectRaw('count(*)'), 'gather')
             ->selectSub($user->tasks()->open()->whereNull('importance')->toBase()->selectRaw('count(*)'), 'weigh')
             ->selectSub(DB::query()->fromSub($user->savedViews()->where('pinned', true)->limit(self::PINNED)->toBase()->select(['id', 'name']), 'views')->selectRaw('json_group_object(id, name)'), 'pinned')
+            ->selectSub(PlanRevision::redoable($user)->toBase()->selectRaw('min(id)'), 'redo')
             ->selectSub(DB::table('changes')->where('user_id', $user->id)->select('count'), 'mark')->first() ?? throw new \LogicException('A select has a row.');
         $undo = $user->planRevisions()->whereNull('undone_at')->latest('id')->first(['id', 'user_id', 'cause', 'moves', 'late', 'seen_at', 'made_at']);
         $view->getFactory()->share([
@@ -41,6 +43,7 @@ final readonly class Frame
             'ribbon' => Ribbon::of($desk->timeOn($today), $desk->blocksOn($today), $now),
             'pinned' => json_decode((string) $asked->pinned, true, 4, JSON_THROW_ON_ERROR),
             'mark' => (string) $asked->mark,
+            'redo' => $asked->redo === null ? null : (int) $asked->redo,
             'undo' => UndoOffer::of($undo, $user, $now),
             'mendedLate' => $undo !== null && $undo->seen_at === null ? (new ChangeNote($user, $now))->late($undo) : [],
             'mended' => $undo !== null && $undo->seen_at === null ? (new ChangeNote($user, $now))->lines($undo) : [],

@@ -44,6 +44,7 @@
                         <a href="/settings">Settings</a>
                         <button type="button" data-show="keys">All keys</button>
                         @if ($undo)<x-undo :revision="$undo->id"><button data-page-key="u">{{ $undo->label }}</button></x-undo>@endif
+                        @if ($redo)<x-undo :revision="$redo" again><button data-page-key="U">Redo: take the undo back</button></x-undo>@endif
                         <form method="post" action="/sign-out" data-whole>@csrf<button>Sign out</button></form>
                     </div>
                 </details>
