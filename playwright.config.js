@@ -12,6 +12,7 @@ export default defineConfig({
     use: {
         baseURL: `http://${HOST}:${PORT}`,
         viewport: { width: 1280, height: 800 },
+        serviceWorkers: 'block', // but where it is what a test is about: else what it asks for cannot be held up
         launchOptions: {
             executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
             args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],

@@ -41,6 +41,7 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\View\Middleware\ShareErrorsFromSession;
 
 Route::redirect('/', '/shape')->name('home');
+Route::get('/here', [SessionController::class, 'here'])->name('here')->middleware('aside');
 Route::get('/up', UpController::class)->name('up')->withoutMiddleware('web');
 
 Route::middleware('guest')->group(function (): void {
@@ -62,6 +63,7 @@ Route::middleware(['auth', 'mend', 'once'])->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
 
     Route::get('/gather', [GatherController::class, 'index'])->name('gather.index');
+    Route::get('/share', [GatherController::class, 'share'])->name('gather.share');
     Route::post('/gather', [GatherController::class, 'store'])->name('gather.store');
     Route::post('/gather/understand', [GatherController::class, 'understand'])->name('gather.understand')->middleware('aside');
 

@@ -48,7 +48,7 @@ final readonly class Remind
         }
 
         return DB::transaction(function () use ($user, $window, $held, $open, $now): array {
-            $still = array_map(static fn (Occasion $occasion): string => $occasion->key, $this->occasions->of($user, $now));
+            $still = $this->still($user, $now);
             $open()->where(static fn ($query) => $query->whereIn('key', $held)->orWhereNotIn('key', $still)->orWhere('at', '<=', $now->subMinutes(self::STALE_MINUTES)))->update(['shown_at' => $now]);
             $mine = static fn () => $open()->where(static fn ($query) => $query->whereNull('given_to')->orWhere('given_to', $window)->orWhere('given_at', '<', $now->subSeconds(self::SILENT_SECONDS)));
             $mine()->update(['given_to' => $window, 'given_at' => $now]);
@@ -59,11 +59,18 @@ final readonly class Remind
 
     /**
      * @param  list<string>  $held
-     * @return list<string> those of what a window holds whose task is done or gone
+     * @return list<string> those of what a window holds that are no occasion any more: done, begun, moved, answered, closed
      */
-    public function settled(User $user, array $held): array
+    public function settled(User $user, array $held, CarbonImmutable $now): array
     {
-        return array_values($user->reminders()->whereIn('key', $held)->where('kind', '!=', 'close')
-            ->whereDoesntHave('task', static fn ($query) => $query->whereNull('done_at'))->pluck('key')->all());
+        $own = $user->reminders()->whereIn('key', $held)->pluck('key')->all();
+
+        return $own === [] ? [] : array_values(array_diff($own, $this->still($user, $now)));
+    }
+
+    /** @return list<string> keys of what there is to be reminded of */
+    private function still(User $user, CarbonImmutable $now): array
+    {
+        return array_map(static fn (Occasion $occasion): string => $occasion->key, $this->occasions->of($user, $now));
     }
 }

@@ -70,6 +70,7 @@ return [
     'nothing_to_undo' => 'There is nothing to undo.',
     'undone_where' => ':title is at :when again.',
     'undone_more' => '{1} One more is back where it was.|[2,*] :count more are back where they were.',
+    'moved_by_itself' => '{1} Moved by itself.|[2,*] :count moved by themselves.',
     'again' => 'Again: :what',
     'nothing_to_redo' => 'There is no undo to take back: something else was changed since.',
     'undone_already' => 'That was undone already.',

@@ -1,31 +1,46 @@
 import Alpine from '@alpinejs/csp'
-import morph from '@alpinejs/morph'
 import bestHours from './components/bestHours.js'
 import card from './components/card.js'
 import entry from './components/entry.js'
 import field from './components/field.js'
 import runSheet from './components/runSheet.js'
-import toast from './components/toast.js'
 import { listenForKeys } from './keys.js'
-import { listenForForms, offer, refreshEachMinute } from './page.js'
+import { readClock } from './page/account.js'
+import { listenForNetwork } from './page/acts.js'
+import { listenForPages, offer, refresh } from './page/exchange.js'
+import { listenForForms } from './page/forms.js'
+import { listenForAway } from './page/offline.js'
+import { listenForSaying } from './page/says.js'
+import { hasChanges, listenForTyping } from './page/typed.js'
 import { listenForPulse } from './pulse.js'
 
-Alpine.plugin(morph)
 Alpine.data('bestHours', bestHours)
 Alpine.data('card', card)
 Alpine.data('entry', entry)
 Alpine.data('field', field)
 Alpine.data('runSheet', runSheet)
-Alpine.data('toast', toast)
 Alpine.start()
 
+readClock()
+listenForSaying()
+listenForTyping()
+listenForPages()
 listenForForms()
 listenForKeys()
-refreshEachMinute()
+listenForAway()
+listenForNetwork()
 listenForPulse()
+refreshEachMinute()
 offer()
 
 const zone = document.querySelector('[data-own-zone]')
 if (zone?.value === 'UTC') {
     zone.value = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC'
+}
+
+/** The plan may have mended itself meanwhile, and the present moves. */
+function refreshEachMinute() {
+    if (document.body.dataset.clock) {
+        setInterval(() => document.visibilityState === 'visible' && !document.querySelector('dialog[open]') && !hasChanges() && refresh(), 60_000)
+    }
 }

@@ -1,71 +1,128 @@
-import { send, show } from './page.js'
+import keys from '../keys.json'
+import { isPending, network, pressInTurn } from './page/acts.js'
+import { visit } from './page/exchange.js'
+import { goTo } from './page/forms.js'
+import { takeLastBack } from './page/offline.js'
 
 /*
- * One meaning a key, on every screen. A key presses what is marked with it, data-key in the row that has the focus,
- * data-page-key anywhere; so each key can do only what a button on the page does.
+ * One meaning a key, on every screen, from one list (keys.json), which the help is printed from too. A key presses what is
+ * marked with it, data-key in the row that has the focus, data-page-key anywhere; so each key can do only what a button on
+ * the page does.
  */
 
-const PLACES = { g: '/gather', w: '/weigh', s: '/shape', k: '/work', c: '/close' }
+const SINGLE = new Set(keys.filter(({ after }) => !after).map(({ key }) => key))
+
+const PLACES = Object.fromEntries(keys.filter(({ after }) => after === ',').map(({ key, to }) => [key, to]))
+
+/** Milliseconds in which a letter follows its comma. */
+const FOLLOWS = 1500
 
 let leading = 0
 
+/** A key that had waited is being carried out. */
+let isCarrying = false
+
 export function listenForKeys() {
     document.addEventListener('keydown', (event) => {
-        if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector('dialog[open]')) {
+        const dialog = document.querySelector('dialog[open]')
+        if (dialog && event.key === 'Escape') { // at once: the next key is for the page again
+            event.preventDefault()
+            dialog.close()
+            dialog.contains(document.activeElement) && document.activeElement.blur()
+        }
+        if (dialog || event.ctrlKey || event.metaKey || event.altKey || event.isComposing) {
             return
         }
-        const typing = event.target.matches('input, textarea, select')
+        const typing = event.target.matches('input:not([type=checkbox], [type=radio]), textarea, select')
         if (event.key === 'Escape') {
             leave(event)
         } else if (!typing && (event.key === 'ArrowDown' || event.key === 'ArrowUp') && !event.shiftKey) {
-            step(event, event.key === 'ArrowDown' ? 1 : -1)
-        } else if (!typing && (event.key === 'ArrowLeft' || event.key === 'ArrowRight') && !event.shiftKey) {
-            document.querySelector(`[data-go="${event.key}"]`)?.click()
+            event.target.matches('[type=radio]') || step(event, event.key === 'ArrowDown' ? 1 : -1)
         } else if (!typing && event.key === 'Enter' && event.target.matches('tr[data-row]')) {
             event.target.querySelector('a')?.click()
-        } else if (event.key === 'Enter' && event.target.matches('body, main')) {
-            press(event, document.querySelector('[data-enter]'))
-        } else if (!typing && document.body.dataset.singleKeys !== 'off') {
-            single(event)
-        } else if (!typing && event.key === 'Delete') {
-            press(event, event.target.closest('[data-list] > *')?.querySelector('[data-key="Delete"]'))
+        } else if (!typing) {
+            pressed(event, { key: event.key, shift: event.shiftKey, target: event.target })
         }
     })
+    listenForSearch()
 }
 
-function single(event) {
-    if (Date.now() - leading < 1500 && PLACES[event.key]) {
+/** @param one  { key, shift, target }, as pressed or as it was held */
+function pressed(event, one) {
+    const isSingle = document.body.dataset.singleKeys !== 'off'
+    if (['ArrowLeft', 'ArrowRight'].includes(one.key) && !one.shift) {
+        const way = document.querySelector(`[data-go="${one.key}"]`)
+        way && !hold(event, one) && way.click()
+    } else if (one.key === 'Enter') {
+        if (one.target.matches('body, main, form[data-replaced], [data-enter-here]') && document.querySelector('button[data-enter]')) {
+            hold(event, one) || press(event, document.querySelector('button[data-enter]'))
+        }
+    } else if (isSingle) {
+        single(event, one)
+    } else if (one.key === 'Delete') {
+        press(event, one.target.closest('[data-list] > *')?.querySelector('[data-key="Delete"]'))
+    }
+}
+
+function single(event, one) {
+    const { key, target } = one
+    if (Date.now() - leading < FOLLOWS && PLACES[key]) {
         event.preventDefault()
-        location.assign(PLACES[event.key])
+        leading = 0
+        goTo(PLACES[key])
         return
     }
-    leading = event.key === ',' ? Date.now() : 0
-    if (event.key === '.') {
+    leading = key === ',' ? Date.now() : 0
+    if (key === '.' || key === '?') {
         event.preventDefault()
-        document.querySelector('#catch')?.focus()
+        key === '.' ? document.getElementById('catch')?.focus() : document.getElementById('keys')?.showModal()
         return
     }
-    if (event.key === '?') {
+    if (!SINGLE.has(key) || (key === ' ' && target.matches('button, summary, [type=checkbox], [type=radio]'))) { // it presses itself
+        return
+    }
+    const row = target.closest('[data-list] > *')
+    const own = row?.querySelector(`[data-key="${key}"]`)
+    if (own && !row.hasAttribute('data-gone')) {
+        press(event, own) // a row is there to be pressed, whatever is awaited
+        return
+    }
+    const block = target.closest('a[data-block]')
+    const isElsewhere = block && ['a', 'd', 'm', 'k', 'x'].includes(key) && !block.classList.contains('block-chosen')
+    if (!isElsewhere && !document.querySelector(`[data-page-key="${key}"]`) && !isPending() && key !== 'u') {
+        return
+    }
+    if (hold(event, one)) {
+        return
+    }
+    if (isElsewhere) {
         event.preventDefault()
-        document.getElementById('keys')?.showModal()
-        return
-    }
-    if (event.shiftKey || !/^([a-z1-4 ]|Delete)$/.test(event.key)) {
-        return
-    }
-    if (event.key === ' ' && event.target.matches('button, summary')) { // it presses itself
-        return
-    }
-    const row = event.target.closest('[data-list] > *')
-    const block = event.target.closest('a[data-block]')
-    const own = row?.querySelector(`[data-key="${event.key}"]`)
-    if (own) {
-        press(event, own)
-    } else if (block && ['a', 'd', 'm'].includes(event.key) && !block.classList.contains('block-chosen')) {
+        visit(block.href).then(() => press(event, document.querySelector(`[data-page-key="${key}"]`)))
+    } else if (key === 'u' && network.state !== 'here') {
         event.preventDefault()
-        show(block.href, { push: true }).then(() => press(event, document.querySelector(`[data-page-key="${event.key}"]`)))
+        takeLastBack()
     } else {
-        press(event, document.querySelector(`[data-page-key="${event.key}"]`))
+        press(event, document.querySelector(`[data-page-key="${key}"]`))
+    }
+}
+
+/** Whether the key has to wait for its turn. */
+function hold(event, one) {
+    if (!isPending() || isCarrying) {
+        return false
+    }
+    event.preventDefault()
+    pressInTurn(() => carryOut(one))
+    return true
+}
+
+function carryOut(one) {
+    const target = one.target.isConnected ? one.target : document.querySelector('form[data-replaced]') ?? document.body
+    isCarrying = true
+    try {
+        pressed({ preventDefault: () => {} }, { ...one, target })
+    } finally {
+        isCarrying = false
     }
 }
 
@@ -74,35 +131,22 @@ function press(event, control) {
         return
     }
     event.preventDefault()
-    if (control.matches('[type=checkbox], [type=radio], a, button[type=button]') || (control.form && control.hasAttribute('x-on:click'))) {
-        control.click()
-        return
-    }
-    if (control.matches('input')) {
+    if (control.matches('input, select') && !control.matches('[type=checkbox], [type=radio]')) {
         control.focus()
         control.select?.()
-        return
-    }
-    if (control.matches('summary')) {
-        document.querySelectorAll('details.asks[open]').forEach((other) => other.removeAttribute('open'))
+    } else if (control.matches('summary')) {
         control.parentElement.open = true
-        control.parentElement.querySelector('input:not([type=hidden]), button:not(summary)')?.focus()
-        return
+        const field = control.parentElement.querySelector('input:not([type=hidden]), select, button:not(summary)')
+        field?.focus()
+        field?.select?.()
+    } else {
+        control.click()
     }
-    const row = control.closest('[data-list] > *')
-    const next = row?.nextElementSibling?.id || row?.previousElementSibling?.id
-    const focus = document.activeElement?.id
-    send(control.form, control).then(() => {
-        if (document.activeElement === document.body || !document.getElementById(focus)) {
-            const place = document.getElementById(row?.id) ?? document.getElementById(next)
-            ;(place?.matches('[data-row]') ? place : place?.querySelector('[data-row]'))?.focus()
-        }
-    })
 }
 
 /** To the next or former item of all lists on the page. */
 function step(event, by) {
-    const rows = [...document.querySelectorAll('[data-row]')]
+    const rows = [...document.querySelectorAll('[data-row]')].filter((row) => row.getClientRects().length > 0)
     const at = rows.indexOf(event.target.closest('[data-row]') ?? event.target.closest('[data-list] > *')?.querySelector('[data-row]'))
     const next = rows[at < 0 ? (by > 0 ? 0 : rows.length - 1) : at + by]
     if (next) {
@@ -124,4 +168,16 @@ function leave(event) {
     } else {
         document.querySelector('[data-leave]')?.click()
     }
+}
+
+/** The list of keys shows what a word is asked for. */
+function listenForSearch() {
+    document.addEventListener('input', ({ target }) => {
+        if (target.id === 'keys-search') {
+            const words = target.value.trim().toLowerCase()
+            for (const row of document.querySelectorAll('#keys [data-means]')) {
+                row.hidden = !row.dataset.means.includes(words)
+            }
+        }
+    })
 }

@@ -1,5 +1,8 @@
-import { refresh } from './page.js'
-import { forgetReminders, held, listenForReminders, take, windowName } from './reminders.js'
+import { windowName } from './page/account.js'
+import { here } from './page/deliver.js'
+import { isPending, network, note } from './page/acts.js'
+import { refresh } from './page/exchange.js'
+import { forgetReminders, held, listenForReminders, take } from './reminders.js'
 
 /** Milliseconds between two questions while another device is in use: its changes are seen within seconds. */
 const OFTEN = 3000
@@ -48,6 +51,7 @@ async function ask() {
     pause = Math.min(pause * LONGER, document.visibilityState === 'visible' ? SELDOM : SELDOM_HIDDEN)
     try {
         const response = await fetch(`/pulse?${new URLSearchParams({ window: windowName(), held: held() })}`, { credentials: 'same-origin', headers: { Accept: 'application/json' } })
+        note(response.status === 401 ? 'closed' : [502, 503, 504].includes(response.status) ? 'away' : 'arrived')
         if (response.ok) {
             const { mark, soon, reminders, settled } = await response.json()
             pause = soon ? OFTEN : pause
@@ -55,7 +59,7 @@ async function ask() {
             return take(reminders, settled)
         }
     } catch {
-        // not reachable just now: asked again
+        network.state === 'here' && (await here()).away && note('away') // asked again
     }
     return false
 }
@@ -76,5 +80,5 @@ function tell() {
 }
 
 function isBusy() {
-    return document.activeElement?.matches('input, textarea, select') || document.querySelector('dialog[open], .ghost:not(.ghost-stays), details.asks[open]') !== null
+    return isPending() || document.activeElement?.matches('select') || document.querySelector('dialog[open], .ghost:not(.ghost-stays), details.asks[open]') !== null
 }

@@ -1,5 +1,7 @@
+import { isSaid, say, unsay } from './page/says.js'
+
 /**
- * Reminders this window was given. They stay on their shelf, over other pages too, until they are put away, followed,
+ * Reminders this window was given. They are said, on other pages too, until they are put away, followed,
  * settled or old; what the window holds it says to the server, which gives it to no other.
  */
 
@@ -11,7 +13,7 @@ const OLD = 3_600_000
 /** Nobody reads more; what is held is said in an address, which must not grow long. */
 const MOST = 40
 
-let memory = { window: Math.random().toString(36).slice(2), notes: [] }
+let memory = { notes: [] }
 
 try {
     memory = JSON.parse(sessionStorage.getItem(PLACE)) ?? memory
@@ -19,20 +21,19 @@ try {
     // no storage: reminders last as long as the page
 }
 
-export const windowName = () => memory.window
-
 /** Keys of what is shown or was put away. */
 export const held = () => memory.notes.map((note) => note.key)
 
 export function listenForReminders() {
-    keep() // the window's name stays the same on the next page
+    keep()
     document.addEventListener('click', (event) => {
         if (event.target.closest('[data-allow-notes]') && 'Notification' in window) {
             Notification.requestPermission()
         }
-        const note = event.target.closest('.reminder')
-        if (note && event.target.closest('a, button')) {
-            memory.notes.find(({ key }) => key === note.dataset.about).away = true
+        const followed = event.target.closest('.reminder a')?.closest('.reminder')
+        const note = memory.notes.find(({ key }) => `reminder-${key}` === followed?.id)
+        if (note) {
+            note.away = true
             keep()
         }
     })
@@ -71,38 +72,8 @@ function keep() {
 }
 
 function draw() {
-    const notes = memory.notes.filter(({ away }) => !away)
-    let shelf = document.getElementById('reminders')
-    if (!shelf) {
-        if (notes.length === 0) {
-            return
-        }
-        shelf = document.createElement('div')
-        shelf.id = 'reminders'
-        shelf.setAttribute('aria-live', 'polite')
-        document.body.append(shelf) // beside the page: it stays when that is drawn anew
+    for (const note of memory.notes) {
+        const id = `reminder-${note.key}`
+        note.away ? unsay(id) : isSaid(id) || say({ id, kind: 'reminder', lead: note.title, text: note.body, href: note.address, close: () => { note.away = true; keep() } })
     }
-    for (const shown of [...shelf.children]) {
-        notes.some(({ key }) => key === shown.dataset.about) || shown.remove()
-    }
-    for (const note of notes) {
-        ;[...shelf.children].some((shown) => shown.dataset.about === note.key) || shelf.append(slip(note))
-    }
-}
-
-function slip({ key, title, body, address }) {
-    const note = document.createElement('div')
-    note.className = 'reminder'
-    note.dataset.about = key
-    const link = document.createElement('a')
-    link.href = address
-    link.textContent = title
-    const text = document.createElement('span')
-    text.textContent = body
-    const close = document.createElement('button')
-    close.type = 'button'
-    close.setAttribute('aria-label', `Put away: ${title}`)
-    close.textContent = '×'
-    note.append(link, text, close)
-    return note
 }

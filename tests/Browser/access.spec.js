@@ -83,7 +83,7 @@ test('the doors can be used by everyone', async ({ page, context }) => {
 test('an overfull day, a reminder, a forgotten clock and a batch can be used by everyone', async ({ page }) => {
     await page.locator('[id^=bank-]').filter({ hasText: 'Wall texts, room 4' }).focus()
     await page.keyboard.press('p')
-    await expect(page.locator('#toast')).toContainText('is picked for this day')
+    await expect(page.locator('#said')).toContainText('is picked for this day')
     await expect(page.locator('#ways')).toBeVisible()
     expect(await faultsInBothLights(page)).toEqual([])
     await page.locator('#ways a').first().click()
@@ -116,21 +116,21 @@ test('on a phone a thought is caught, a task picked and a block let wait under t
 
     await page.getByLabel('Catch a thought').fill('Ask Wim about the lamps')
     await page.keyboard.press('Enter')
-    await expect(page.locator('#toast')).toContainText('Caught: Ask Wim about the lamps')
+    await expect(page.locator('#said')).toContainText('Caught: Ask Wim about the lamps')
 
     await page.getByRole('link', { name: /^Bank/ }).click()
     const row = page.locator('[id^=bank-]').filter({ hasText: 'Case list for Wim' })
     const pick = row.getByRole('button', { name: 'Give it time' })
     expect((await pick.boundingBox()).height).toBeGreaterThanOrEqual(48)
     await pick.click()
-    await expect(page.locator('#toast')).toContainText('Placed and anchored.')
+    await expect(page.locator('#said')).toContainText('Placed and anchored.')
 
     await block(page, 'Courier quotes').click()
     await expect(page.locator('.why-task')).toContainText('Courier quotes, three crates')
     await page.getByRole('button', { name: 'Wait', exact: true }).click()
-    await expect(page.locator('#toast')).toContainText('Nothing has moved yet.') // it is due today
+    await expect(page.locator('#said')).toContainText('Nothing has moved yet.') // it is due today
     await page.getByRole('button', { name: 'All the same' }).click()
-    await expect(page.locator('#toast')).toContainText('Off this day')
+    await expect(page.locator('#said')).toContainText('Off this day')
     await expect(block(page, 'Courier quotes')).toHaveCount(0)
 })
 

@@ -21,7 +21,7 @@ const hands = {
     pointer: (page) => ({
         press: (key) => key === 'Enter'
             ? page.locator('[data-first], [data-enter]').first().click()
-            : page.locator(key === 'u' ? '#toast form[action="/plan/undo"] button' : `[data-page-key="${key === 'Space' ? ' ' : key}"]`).first().click(),
+            : page.locator(key === 'u' ? '#said form[action="/plan/undo"] button' : `[data-page-key="${key === 'Space' ? ' ' : key}"]`).first().click(),
         fill: async (field, text) => {
             await field.fill(text)
             await page.locator('details.asks[open] .button-main').first().click()
@@ -48,30 +48,30 @@ for (const [name, of] of Object.entries(hands)) {
         at('10:45')
         await page.goto('/work')
         await hand.press('Space')
-        await expect(page.locator('#toast')).toContainText('Paused.')
+        await expect(page.locator('#said')).toContainText('Paused.')
         await left(page, '50 min')
         at('11:00')
         await left(page, '50 min')
         await hand.press('Space')
-        await expect(page.locator('#toast')).toContainText('The clock runs')
+        await expect(page.locator('#said')).toContainText('The clock runs')
 
         // more time says nothing about what is left, but what it lies on
         at('11:05')
         await page.goto('/work')
         await hand.press('o')
         await page.getByRole('button', { name: '+ 15 min' }).press('Enter')
-        await expect(page.locator('#toast')).toContainText('It lies on Loans committee 11:30–12:15.')
+        await expect(page.locator('#said')).toContainText('It lies on Loans committee 11:30–12:15.')
         await left(page, '45 min')
         await page.keyboard.press('u')
-        await expect(page.locator('#toast')).toContainText('As long as it was before.')
+        await expect(page.locator('#said')).toContainText('As long as it was before.')
 
         at('11:10')
         await page.goto('/work')
         await hand.press('m')
         await hand.fill(page.getByLabel('How much is left?'), '35 min')
-        await expect(page.locator('#toast')).toContainText('Part done')
+        await expect(page.locator('#said')).toContainText('Part done')
         await page.keyboard.press('u')
-        await expect(page.locator('#toast')).toContainText('As it was before.')
+        await expect(page.locator('#said')).toContainText('As it was before.')
         await left(page, '40 min')
 
         // the committee stops the clock; afterwards it is asked, and it had
@@ -80,7 +80,7 @@ for (const [name, of] of Object.entries(hands)) {
         await page.goto('/work')
         await expect(page.getByRole('heading', { name: 'Did the work go on?' })).toBeVisible()
         await hand.press('Enter')
-        await expect(page.locator('#toast')).toContainText('The minutes are kept.')
+        await expect(page.locator('#said')).toContainText('The minutes are kept.')
         await expect(page.getByRole('heading', { name: 'Did the work go on?' })).toBeHidden()
         await left(page, '20 min', false) // 40 until the pause, 30 until the committee; it is laid again for 16:10
 
@@ -89,7 +89,7 @@ for (const [name, of] of Object.entries(hands)) {
         await page.goto('/work')
         await expect(page.locator('#work-title')).toHaveText('Wall texts, room 3')
         await hand.press('Space')
-        await expect(page.locator('#toast')).toContainText('The clock runs')
+        await expect(page.locator('#said')).toContainText('The clock runs')
         at('16:35')
         artisan('nekto:minute')
         await page.goto('/work')
@@ -104,16 +104,16 @@ for (const [name, of] of Object.entries(hands)) {
         const first = page.locator('#by-hand form', { has: page.getByLabel('Wall texts, room 3 from') }).first()
         await first.getByLabel('Wall texts, room 3 from').fill('10:00')
         await first.getByRole('button', { name: 'Save' }).click()
-        await expect(page.locator('#toast')).toContainText('The minutes are kept.')
+        await expect(page.locator('#said')).toContainText('The minutes are kept.')
         await left(page, '30 min') // what was said since stands
 
         await hand.press('d')
-        await expect(page.locator('#toast')).toContainText('Done.')
+        await expect(page.locator('#said')).toContainText('Done.')
         await page.keyboard.press('u')
-        await expect(page.locator('#toast')).toContainText('Not done after all.')
+        await expect(page.locator('#said')).toContainText('Not done after all.')
         await page.goto('/work')
         await hand.press('Space') // its clock runs on, as before
-        await expect(page.locator('#toast')).toContainText('Paused.')
+        await expect(page.locator('#said')).toContainText('Paused.')
 
         // the evening: promised an hour and a half, took an hour and forty, five of them put right by hand
         at('17:40')
@@ -123,13 +123,13 @@ for (const [name, of] of Object.entries(hands)) {
         const figures = (await row.locator('td').allTextContents()).map((text) => text.trim()).slice(2, 5)
         expect(figures).toEqual(['1 h 30', '1 h 40', '+10'])
         await hand.press('Enter')
-        await expect(page.locator('#toast')).toContainText('The day is closed.')
+        await expect(page.locator('#said')).toContainText('The day is closed.')
         at('09:00', '12')
         artisan('nekto:minute')
         await page.goto('/close/2026-03-11')
         expect((await row.locator('td').allTextContents()).map((text) => text.trim()).slice(2, 5)).toEqual(figures)
         await page.getByRole('button', { name: 'Open it again' }).click()
-        await expect(page.locator('#toast')).toContainText('The day is open again.')
+        await expect(page.locator('#said')).toContainText('The day is open again.')
         expect((await row.locator('td').allTextContents()).map((text) => text.trim()).slice(2, 5)).toEqual(figures)
         await expect(page.getByText('Changed since it was closed')).toBeHidden()
     })

@@ -81,7 +81,7 @@ test('a block is marked as a key task by its key, and a fourth is refused with t
     await block(page, 'Budget revision').click()
     await expect(block(page, 'Budget revision')).toHaveAttribute('aria-current', 'true')
     await page.keyboard.press('k')
-    await expect(page.locator('#toast')).toContainText('A key task of the day.')
+    await expect(page.locator('#said')).toContainText('A key task of the day.')
     await expect(block(page, 'Budget revision').locator('.key-word')).toBeVisible()
     await expect(page.locator('#sheet-title + .soft')).toContainText('7 picks, 3 key')
 
@@ -92,9 +92,9 @@ test('a block is marked as a key task by its key, and a fourth is refused with t
     await block(page, 'Budget revision').click()
     await expect(block(page, 'Budget revision')).toHaveAttribute('aria-current', 'true')
     await page.keyboard.press('k')
-    await expect(page.locator('#toast')).toContainText('A pick like the others.')
+    await expect(page.locator('#said')).toContainText('A pick like the others.')
     await page.keyboard.press('u')
-    await expect(page.locator('#toast')).toContainText('A key task again.')
+    await expect(page.locator('#said')).toContainText('A key task again.')
 })
 
 test('the whole sheet is worked by keys alone', async ({ page }) => {
@@ -268,7 +268,7 @@ test('everything can be read and done before a script runs', async ({ browser, p
     await expect(quiet.getByRole('heading', { name: 'Why here' })).toBeVisible()
     await quiet.getByRole('button', { name: /^Anchor/ }).click()
     await expect(quiet.getByRole('status')).toContainText('Anchored.')
-    await quiet.locator('#toast').getByRole('button', { name: /Undo/ }).click()
+    await quiet.locator('#said').getByRole('button', { name: /Undo/ }).click()
     await expect(quiet.locator('.sheet')).toContainText('Courier quotes')
     await plain.close()
     await expect(page.locator('.sheet')).toBeVisible()

@@ -32,7 +32,7 @@ test('best hours are drawn over several days, taken away, written, and kept', as
     await expect(page.locator('[data-best="best-fri"] .best-on rect')).toHaveAttribute('width', '105')
 
     await page.getByRole('button', { name: 'Save best hours' }).click()
-    await expect(page.locator('#toast')).toContainText('Your best hours are saved.')
+    await expect(page.locator('#said')).toContainText('Your best hours are saved.')
     await page.reload()
     await expect(line(page, 'tue')).toHaveValue('09:00–10:00, 11:00–12:00')
     await expect(line(page, 'fri')).toHaveValue('13:15–15:00')
@@ -50,12 +50,12 @@ test('what is no time is said where it was written, and what was drawn stays', a
 test('a day that is laid out anew begins with what is hardest where the person likes that', async ({ page }) => {
     await page.getByLabel('A day that is laid out begins').selectOption('hard')
     await page.locator('form[action="/settings"] .button-main').click()
-    await expect(page.locator('#toast')).toBeVisible()
+    await expect(page.locator('#said')).toBeVisible()
     await page.goto('/shape')
     await page.keyboard.press('l')
     await expect(page.getByRole('heading', { name: 'Laid out anew' })).toBeVisible()
     await page.keyboard.press('Enter')
-    await expect(page.locator('#toast')).toContainText(/laid out/i)
+    await expect(page.locator('#said')).toContainText(/laid out/i)
     await page.goto('/shape/2026-03-13')
     const labels = await page.locator('.sheet a.block').evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')))
     const office = labels.filter((label) => !/, Home/.test(label)).map((label) => /, deep/.test(label))

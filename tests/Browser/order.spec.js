@@ -60,7 +60,7 @@ test('the inbox is sorted by single keys, and everything can be undone', async (
     for (let i = 0; i < 4; i++) {
         await page.keyboard.press('u')
         await expect(page.getByRole('status')).toContainText('Sorted no more.')
-        await page.locator('#toast .close').click()
+        await page.locator('#said .close').click()
     }
     await expect(rows).toHaveCount(7)
 })
@@ -72,7 +72,7 @@ test('a message becomes a task with its file by one key; another is put off', as
     await page.getByRole('button', { name: 'tomorrow' }).click()
     await expect(page.getByRole('status')).toContainText('comes back on 2026-03-12')
     await page.getByRole('link', { name: 'Proofs of section 2' }).focus()
-    await page.keyboard.press('k')
+    await page.keyboard.press('w')
     await expect(page.getByRole('status')).toContainText('is in the inbox')
     await page.locator('.inbox').first().getByRole('link', { name: 'Proofs of section 2' }).click()
     await expect(page.getByRole('link', { name: 'corrections-section-2.txt' })).toBeVisible()

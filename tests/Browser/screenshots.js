@@ -54,7 +54,7 @@ try {
         for (const title of ['Wall texts, room 4', 'Floor plan review']) {
             await page.locator('[id^=bank-]').filter({ hasText: title }).focus()
             await page.keyboard.press('p')
-            await page.locator('#toast', { hasText: `“${title}” is picked for this day` }).waitFor()
+            await page.locator('#said', { hasText: `“${title}” is picked for this day` }).waitFor()
         }
         await page.keyboard.press('w')
         await page.locator('#difference').waitFor()

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Block;
 use App\Models\TaskStage;
 use PHPUnit\Framework\Attributes\Test;
 
@@ -158,6 +159,29 @@ final class RemindTest extends FeatureTestCase
         self::assertSame([], $this->get("/pulse?window=one&held={$key}")->json('settled'));
         $this->actingAs($this->ines);
         self::assertSame([$key], array_column($this->pulse('one'), 'key'));
+    }
+
+    #[Test]
+    public function what_was_announced_leaves_when_it_has_begun_moved_or_the_day_is_closed(): void
+    {
+        $this->ines->update(['remind_before' => 10, 'close_at' => 1020]);
+        $begun = $this->block($this->task('Essay'), '2026-03-11 09:00', '2026-03-11 10:00');
+        $moved = $this->block($this->task('Captions'), '2026-03-11 09:05', '2026-03-11 09:30');
+        $keys = array_map(static fn (Block $block): string => "block:{$block->task_id}:{$block->starts_at->getTimestamp()}", [$begun, $moved]);
+        $settled = fn (): array => $this->get('/pulse?window=one&held='.implode(',', [...$keys, 'close:2026-03-11']))->json('settled');
+        $this->at('2026-03-11 08:57');
+        $this->said();
+        self::assertSame([], $settled());
+
+        $this->post("/blocks/{$moved->id}/send", ['to' => 'tomorrow']);
+        self::assertSame([$keys[1]], $settled());
+        $this->at('2026-03-11 09:01');
+        self::assertEqualsCanonicalizing($keys, $settled());
+        $this->at('2026-03-11 17:05');
+        $this->said();
+        self::assertNotContains('close:2026-03-11', $settled());
+        $this->post('/close', ['date' => '2026-03-11', 'close' => 1]);
+        self::assertContains('close:2026-03-11', $settled());
     }
 
     /** @return list<string> what an open window is given, which it confirms at once as a page does */

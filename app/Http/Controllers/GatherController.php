@@ -18,14 +18,27 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Nekto\Core\Capture\OutlineItem;
 
 /** What has come at the person: typed lines and the inbox. */
 final readonly class GatherController
 {
+    /** Letters of what is shared; more is in the page it came from. */
+    private const SHARED = 4000;
+
     public function index(#[CurrentUser] User $user, GatherScreen $screen): View
     {
         return view('screens.gather', $screen->of($user));
+    }
+
+    /** What another application has shared: it stands in the entry, and one press keeps it. Its parts are those of the manifest. */
+    public function share(Request $request, #[CurrentUser] User $user, GatherScreen $screen): View
+    {
+        $parts = array_map(static fn (string $name): string => (string) preg_replace('/\s+/u', ' ', $request->string($name)->trim()->toString()), ['title', 'text', 'url']);
+        $words = array_unique(array_filter($parts, static fn (string $part): bool => $part !== ''));
+
+        return view('screens.gather', $screen->of($user))->with('shared', mb_substr(implode(' ', $words), 0, self::SHARED));
     }
 
     /** What is understood of the lines so far. */

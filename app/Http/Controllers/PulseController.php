@@ -47,7 +47,7 @@ final readonly class PulseController
             'mark' => $isDone ? $pulse->mark : Pulse::of($account)->mark,
             'soon' => $soon,
             'reminders' => $this->remind->give($user, $window, $held, $now),
-            'settled' => $held === [] ? [] : $this->remind->settled($user, $held),
+            'settled' => $held === [] ? [] : $this->remind->settled($user, $held, $now),
         ]);
     }
 }

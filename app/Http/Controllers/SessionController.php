@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\SignInRequest;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -27,6 +28,12 @@ final readonly class SessionController
         $request->session()->regenerate();
 
         return redirect()->intended('/shape');
+    }
+
+    /** Who is signed in at this browser (nobody: empty), and the key its pages send along: for a page that was open long, or away. */
+    public function here(Request $request): JsonResponse
+    {
+        return response()->json(['account' => (string) $request->user()?->getAuthIdentifier(), 'token' => $request->session()->token()]);
     }
 
     public function destroy(Request $request): RedirectResponse

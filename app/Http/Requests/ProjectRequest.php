@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Project;
 use App\Time\Clock;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -11,6 +12,8 @@ use Illuminate\Validation\Rule;
 /** A project's form, whole or a part of it; a new one needs a name and an area. */
 final class ProjectRequest extends FormRequest
 {
+    use KnowsOldText;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -18,7 +21,7 @@ final class ProjectRequest extends FormRequest
 
         return [
             'name' => [$needed, 'required', 'string', 'max:200'],
-            'note' => ['sometimes', 'nullable', 'string', 'max:20000'],
+            'note' => ['sometimes', 'nullable', 'string', 'max:20000', $this->unchangedText(($project = $this->route('project')) instanceof Project ? $project->note : null)],
             'area_id' => [$needed, 'required', Rule::exists('areas', 'id')->where('user_id', $this->user()?->getAuthIdentifier())],
             'sequential' => ['sometimes', 'boolean'],
             'done' => ['sometimes', 'boolean'],

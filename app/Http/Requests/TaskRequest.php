@@ -19,6 +19,8 @@ use Nekto\Core\Task\Importance;
 /** A task's form, whole or a part of it: what is not sent stays as it is. */
 final class TaskRequest extends FormRequest
 {
+    use KnowsOldText;
+
     private const DURATIONS = ['estimate', 'left', 'min_chunk', 'max_chunk'];
 
     /** @return array<string, list<mixed>> */
@@ -31,7 +33,7 @@ final class TaskRequest extends FormRequest
 
         return [
             'title' => ['sometimes', 'required', 'string', 'max:200'],
-            'note' => ['sometimes', 'nullable', 'string', 'max:20000'],
+            'note' => ['sometimes', 'nullable', 'string', 'max:20000', $this->unchangedText($this->task()->note)],
             'area_id' => ['sometimes', 'required', Rule::exists('areas', 'id')->where('user_id', $this->user()?->getAuthIdentifier())],
             'importance' => ['sometimes', 'nullable', Rule::enum(Importance::class)],
             'push' => ['sometimes', 'required', Rule::enum(Push::class)],

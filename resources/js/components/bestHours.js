@@ -47,6 +47,7 @@ export default () => ({
                 return rect
             }))
         }
+        document.addEventListener('nekto:shown', () => this.$root.isConnected && rows.forEach((row) => show(row)))
         for (const row of rows) {
             row.line.addEventListener('input', () => show(row))
             row.strip.addEventListener('pointerdown', (event) => event.button === 0 && this.draw(event, rows, row, show))

@@ -27,6 +27,7 @@ export default () => ({
         this.$refs.likely.textContent = says.likely
         for (const button of this.$root.querySelectorAll('.answer')) {
             button.classList.toggle('answer-likely', button.value === says.answer)
+            button.toggleAttribute('data-enter', button.value === (says.answer === 'do_now' ? 'do_now' : 'make_time')) // Enter weighs; it never lets go, and hands nothing off without a name
         }
         const target = document.querySelector('.weigh-field .target')
         if (target) {
@@ -38,16 +39,12 @@ export default () => ({
     /** To hand something off needs a name first. */
     answer(event) {
         const button = event.currentTarget
-        if (this.flight) { // two requests at once could take each other's message
-            event.preventDefault()
-            this.flight.finally(() => setTimeout(() => button.click()))
-            return
-        }
         const who = this.$root.querySelector('[name=waiting_for]')
         if (button.value === 'hand_off' && who.value.trim() === '') {
             event.preventDefault()
             this.$refs.handOff.open = true
             who.focus()
+            who.select()
             return
         }
         this.answered = true

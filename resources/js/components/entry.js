@@ -9,7 +9,6 @@ export default () => ({
     refused: [],
     asked: 0,
     init() {
-        this.$refs.form.addEventListener('submit', (event) => this.hold(event), true)
         this.typed()
     },
     destroy() {
@@ -22,15 +21,6 @@ export default () => ({
         this.draw([])
         clearTimeout(this.timer)
         this.timer = setTimeout(() => this.ask(), 120)
-    },
-    /** Two requests at once could take each other's message: keeping waits for what is being read. */
-    hold(event) {
-        clearTimeout(this.timer)
-        if (this.flight) {
-            event.preventDefault()
-            event.stopImmediatePropagation()
-            this.flight.finally(() => setTimeout(() => this.$refs.form.requestSubmit()))
-        }
     },
     key(event) {
         if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {

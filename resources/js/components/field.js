@@ -1,4 +1,4 @@
-import { post } from '../page.js'
+import { post } from '../page/forms.js'
 
 /**
  * Moving marks of the field: to the side it is the due date, up and down the importance. Dropping on a corner gives that

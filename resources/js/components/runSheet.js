@@ -1,4 +1,5 @@
-import { ask, post } from '../page.js'
+import { ask } from '../page/exchange.js'
+import { post } from '../page/forms.js'
 import Preview from './dropPreview.js'
 
 const STEP = 5

@@ -2,7 +2,6 @@
 @props(['bank', 'day', 'isPast', 'address', 'candidate', 'chosen'])
 @php use App\Wording\Times; @endphp
 <div class="section-head"><h2 id="bank-title">Bank</h2><span class="soft">{{ $bank->count }} {{ $bank->count === 1 ? 'candidate' : 'candidates' }}</span></div>
-@error('place')<p class="warning" role="alert">{{ $message }}</p>@enderror
 @if ($bank->count === 0)
     <div class="empty"><h2>Nothing waits for a day.</h2><p class="soft">Weigh what has come in, then lay it out with <span class="key">L</span>.</p></div>
 @else
@@ -35,4 +34,4 @@
         <p class="words soft"><span>importance <b class="strong">{{ $candidate->pull->importance }}</b></span><span>pressure <b class="strong">{{ $candidate->pull->pressure }}</b></span><span>push <b class="strong">{{ $candidate->pull->push }}</b>, age <b class="strong">{{ $candidate->pull->age }}</b></span></p>
     </div>
 @endif
-<p class="keys"><span><span class="key">P</span> give it time</span><span><span class="key">A</span> anchor</span><span><span class="key">X</span> split</span>@unless ($isPast)<span><a href="/shape?morning=left" data-page-key="j" data-here><span class="key">J</span> morning</a></span>@endunless<span><span class="key">U</span> undo</span><span><span class="key">?</span> keys</span></p>
+<x-screen-keys on="bank">@unless ($isPast)<span><a href="/shape?morning=left" data-page-key="j" data-here><span class="key">J</span> morning</a></span>@endunless</x-screen-keys>

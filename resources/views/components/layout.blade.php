@@ -1,5 +1,5 @@
 {{-- The frame of every screen: head, ribbon, one main thing, and what was said last. --}}
-@props(['title', 'station' => null, 'at' => null, 'quiet' => false, 'foot' => null])
+@props(['title', 'station' => null, 'at' => null, 'quiet' => false, 'foot' => null, 'said' => false])
 <!doctype html>
 <html lang="en" data-theme="{{ $person->theme ?? 'auto' }}">
 <head>
@@ -7,11 +7,15 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="csrf-token" content="{{ csrf_token() }}">
     <title>{{ $title }} · Nekto</title>
+    <meta name="theme-color" content="#F4F5EF" media="(prefers-color-scheme: light)">
+    <meta name="theme-color" content="#0F191E" media="(prefers-color-scheme: dark)">
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    <link rel="apple-touch-icon" href="/icon-180.png">
+    <link rel="manifest" href="/nekto.webmanifest">
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
 <body @auth data-single-keys="{{ $person->single_keys ? 'on' : 'off' }}" data-clock="{{ App\Time\Clock::stands() ? 'stands' : 'runs' }}" data-sound="{{ $person->sound ? 'on' : 'off' }}" @endauth @class(['quiet-page' => $quiet])>
-<div id="page" @auth data-pulse="{{ $mark }}" @endauth>
+<div id="page" @auth data-account="{{ $person->id }}" data-pulse="{{ $mark }}" data-now="{{ now()->getTimestampMs() }}" data-zone="{{ $person->zone }}" @endauth @if ($errors->any()) data-refused="{{ $errors->first() }}" @endif>
     <a class="skip" href="#main">To the content</a>
     @if (Auth::check() && ! $quiet)
         <header>
@@ -31,12 +35,12 @@
                     <a href="/search" data-page-key="n" @if ($at === 'search') aria-current="page" @endif>Search</a>
                     <a href="/meetings" @if ($at === 'meetings') aria-current="page" @endif>Meetings</a>
                 </nav>
-                <form class="catch" method="post" action="/gather" data-clear x-data="entry" x-ref="form">
+                <form class="catch" method="post" action="/gather" data-clear data-waits x-data="entry" x-ref="form">
                     @csrf
                     <input id="catch" name="lines" x-ref="text" x-on:input="typed" aria-label="Catch a thought" placeholder="Catch a thought" autocomplete="off" maxlength="2000">
                     <input type="hidden" name="refused" x-ref="refused">
                     <span class="key" aria-hidden="true">.</span>
-                    <div class="glosses catch-panel" x-ref="glosses" aria-live="polite"></div>
+                    <div data-own class="glosses catch-panel" x-ref="glosses" aria-live="polite"></div>
                 </form>
                 <details class="person">
                     <summary>{{ $person->name }}</summary>
@@ -53,7 +57,7 @@
         </header>
     @endif
     <main id="main" tabindex="-1" @auth class="page" @endauth>
-        @isset($notMended)<p class="warning" role="alert">{{ $notMended }}</p>@endisset
+        @if ($said)<div class="title-row title-row-bare"><x-says /></div>@endif
         {{ $slot }}
     </main>
     @if (Auth::check() && ! $quiet)
@@ -72,18 +76,6 @@
         <div @class(['foot-bar', 'foot-acts' => $foot !== null])>{{ $foot }}</div>
     @endif
     @auth
-        @if (session('status'))
-            <div class="toast" role="status" id="toast" x-data="toast">
-                <span>{{ session('status') }}</span>
-                @if (session('offer') !== null)
-                    <form method="post" action="{{ session('offer')['action'] }}">@csrf @foreach (session('offer')['fields'] as $name => $value)<input type="hidden" name="{{ $name }}" value="{{ $value }}">@endforeach<button>{{ session('offer')['label'] }}</button></form>
-                @endif
-                @if (session('revision') !== null)
-                    <x-undo :revision="session('revision')"><button>Undo <span aria-hidden="true">&nbsp;U</span></button></x-undo>
-                @endif
-                <button class="close" type="button" x-on:click="close" aria-label="Close">×</button>
-            </div>
-        @endif
         <x-keys />
     @endauth
 </div>

@@ -3,7 +3,7 @@
 @php $id = $meeting->occurrence->id; @endphp
 <form method="post" action="/occurrences/{{ $id }}/note" class="meeting-note">@csrf
     <label for="meeting-note">Note</label>
-    <textarea class="field" id="meeting-note" name="note" rows="5" maxlength="20000">{{ old('note', $meeting->note) }}</textarea>
+    <input type="hidden" name="note_was" value="{{ App\Wording\TextMark::of($meeting->note) }}"><textarea class="field" id="meeting-note" name="note" rows="5" maxlength="20000">{{ old('note', $meeting->note) }}</textarea>
     @error('note')<p class="error" role="alert">{{ $message }}</p>@enderror
     <div class="actions"><button class="button">Keep the note</button><span class="soft">it stays with this meeting</span></div>
 </form>

@@ -3,7 +3,7 @@
 @php $id = "{$to}-{$task->id}"; @endphp
 <details class="asks" id="{{ $id }}">
     <summary class="button" @if ($keyHint) data-key="{{ $keyHint }}" @endif>{{ $label }} @if ($keyHint)<kbd>{{ strtoupper($keyHint) }}</kbd>@endif</summary>
-    <form method="post" action="/tasks/sort" class="menu">
+    <form method="post" action="/tasks/sort" class="menu" data-leaves data-waits="{{ $label }}: {{ $task->title }}">
         @csrf
         <input type="hidden" name="ids[]" value="{{ $task->id }}">
         @if ($to === 'project')

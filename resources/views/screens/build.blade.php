@@ -1,8 +1,8 @@
 @php use App\Find\Question; @endphp
 <x-layout title="A view" at="views">
-    <div class="title-row"><h1>{{ $own->name ?? 'A new view' }}</h1><span class="end"><a class="button" href="/views" data-leave>All views</a></span></div>
+    <div class="title-row"><h1>{{ $own->name ?? 'A new view' }}</h1><x-says /><span class="end"><a class="button" href="/views" data-leave>All views</a></span></div>
     <p class="sentence" id="sentence">{{ $sentence }}</p>
-    <form method="get" action="/views/build" id="build" data-whole>
+    <form method="get" action="/views/build" id="build" data-on-change>
         @if ($own)<input type="hidden" name="view" value="{{ $own->id }}">@endif
         <div class="section-head"><h2>Conditions</h2><span class="soft">joined by “and” within a group; “or” begins the next</span></div>
         @for ($i = 0; $i < $rows; $i++)
@@ -19,7 +19,7 @@
         </div>
         <div class="actions"><button class="button button-main">Ask it</button></div>
     </form>
-    <form method="post" action="/views" class="pair" data-whole>@csrf
+    <form method="post" action="/views" class="pair">@csrf
         @if ($own)<input type="hidden" name="view" value="{{ $own->id }}">@endif
         @foreach ($conditions as $i => $one)<input type="hidden" name="conditions[{{ $i }}][join]" value="{{ $one['join'] }}"><input type="hidden" name="conditions[{{ $i }}][not]" value="{{ $one['not'] ? 1 : 0 }}"><input type="hidden" name="conditions[{{ $i }}][what]" value="{{ $one['what'] }}">@endforeach
         <input type="hidden" name="group" value="{{ $group }}">@foreach ($order as $key)<input type="hidden" name="order[]" value="{{ $key }}">@endforeach

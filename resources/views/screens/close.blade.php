@@ -11,7 +11,7 @@
 @endphp
 <x-layout title="Close" station="close">
     <form method="post" action="/close" id="close-form">@csrf<input type="hidden" name="date" value="{{ $day->asString() }}"></form>
-    <div class="title-row"><h1>Account of {{ $date->format('l j F') }}</h1><span class="soft">@if ($account->rows !== []){{ __("close.how.{$how}", ['time' => $account->promise ? Times::clock($person, $account->promise->taken_at) : '']) }}@endif</span><span class="end"><a class="button" href="/close/{{ $date->subDay()->format('Y-m-d') }}" data-go="ArrowLeft" aria-label="The day before">←</a>
+    <div class="title-row"><h1>Account of {{ $date->format('l j F') }}</h1><x-says /><span class="soft">@if ($account->rows !== []){{ __("close.how.{$how}", ['time' => $account->promise ? Times::clock($person, $account->promise->taken_at) : '']) }}@endif</span><span class="end"><a class="button" href="/close/{{ $date->subDay()->format('Y-m-d') }}" data-go="ArrowLeft" aria-label="The day before">←</a>
         <a class="button" href="/close/{{ $day->asString() }}{{ $byArea ? '' : '?by=area' }}" data-page-key="v">{{ $byArea ? 'By what became' : 'By area' }} <kbd>V</kbd></a>
         @if ($isClosed)<span class="soft">closed at {{ Times::clock($person, $closed->closed_at) }}</span><form method="post" action="/close/open">@csrf<input type="hidden" name="date" value="{{ $day->asString() }}"><button class="button">Open it again</button></form>
         @else<button class="button button-main" form="close-form" name="close" value="1" data-enter>Close the day <kbd>Enter</kbd></button>@endif</span></div>

@@ -1,5 +1,5 @@
 <x-layout title="Files" station="gather">
-    <div class="title-row"><h1>Bring in, take along</h1><span class="end"><a class="button" href="/gather" data-leave>Back to Gather</a></span></div>
+    <div class="title-row"><h1>Bring in, take along</h1><x-says /><span class="end"><a class="button" href="/gather" data-leave>Back to Gather</a></span></div>
     <div class="columns">
         <section aria-labelledby="bring"><div class="section-head"><h2 id="bring">Bring tasks in</h2><span class="soft">seen before they are taken</span></div>
             @if ($refused)<p class="error" role="alert">{{ __('files.too_large') }}</p>@endif

@@ -1,17 +1,17 @@
 @php use App\Wording\Times; @endphp
 <x-layout title="Gather" station="gather">
     <div class="title-row">
-        <h1>What has come at me?</h1>
+        <h1>What has come at me?</h1><x-says />
         <p class="end-text soft">one line or fifty; paste a list, <a href="/gather/files">bring in a file</a>, or read <a href="#mail">mail</a></p>
     </div>
     <section aria-labelledby="entry-title" x-data="entry">
         <div class="section-head section-over"><h2 id="entry-title" x-ref="heading">New lines</h2><span class="soft" x-text="summary"></span></div>
-        <form method="post" action="/gather" id="entry" x-ref="form" data-clear>
+        <form method="post" action="/gather" id="entry" x-ref="form" data-clear data-waits>
             @csrf
             <div class="entry">
                 <textarea name="lines" x-ref="text" aria-label="New lines" placeholder="Draft the wall text for room 2 for 90 min by friday" rows="2" spellcheck="true"
-                    x-on:input="typed" x-on:keydown="key" @error('lines') aria-invalid="true" aria-describedby="lines-error" @enderror>{{ old('lines') }}</textarea>
-                <div class="glosses" x-ref="glosses" aria-live="polite"></div>
+                    x-on:input="typed" x-on:keydown="key" @error('lines') aria-invalid="true" aria-describedby="lines-error" @enderror>{{ old('lines', $shared ?? '') }}</textarea>
+                <div class="glosses" data-own x-ref="glosses" aria-live="polite"></div>
             </div>
             <input type="hidden" name="refused" x-ref="refused">
             @error('lines')<p class="error" id="lines-error">{{ $message }}</p>@enderror
@@ -21,6 +21,7 @@
             </div>
         </form>
     </section>
+    <section class="inbox-part" id="waiting-here" data-own aria-label="Waits to be sent" hidden></section>
     <section class="inbox-part" aria-labelledby="inbox-title">
         <div class="section-head"><h2 id="inbox-title">Inbox</h2><span class="soft">{{ $total }}, oldest first</span></div>
         @error('ids')<p class="error" role="alert">{{ $message }}</p>@enderror
@@ -40,15 +41,17 @@
                     <span class="what"><a href="/tasks/{{ $item->id }}" data-row>{{ $item->title }}</a> @if ($item->note)<span class="soft">{{ Str::limit(Str::squish($item->note), 60) }}</span>@endif
                         @if ($item->estimate !== null && $item->estimate <= 2)<span class="hint-now">under two minutes: do it at once</span>@endif</span>
                     <span class="facts">
-                        <x-task-facts :task="$item" />
+                        <span class="known"><x-task-facts :task="$item" /></span>
                         <span class="buttons">
-                            <form method="post" action="/tasks/{{ $item->id }}/weigh">@csrf<button class="button" data-key="w">Weigh it <kbd>W</kbd></button></form>
+                            @php $isQuick = $item->estimate !== null && $item->estimate <= 2; @endphp
+                            <form method="post" action="/tasks/{{ $item->id }}/weigh" data-leaves data-waits="To Weigh: {{ $item->title }}" @class(['likely' => ! $isQuick])>@csrf<button class="button" data-key="w">Weigh it <kbd>W</kbd></button></form>
+                            <form method="post" action="/tasks/sort" data-leaves data-waits="Done: {{ $item->title }}" @class(['likely' => $isQuick])>@csrf<input type="hidden" name="ids[]" value="{{ $item->id }}"><button class="button" name="to" value="done" data-key="d">Done <kbd>D</kbd></button></form>
+                            <button class="button others" type="button" data-others aria-expanded="false" aria-label="More answers for {{ $item->title }}">…</button>
                             <x-sort-form :task="$item" to="project" label="Project" key-hint="g" />
                             <x-sort-form :task="$item" to="waiting" label="Waiting" key-hint="b" />
                             <x-sort-form :task="$item" to="someday" label="Someday" key-hint="s" />
-                            <form method="post" action="/tasks/sort">@csrf<input type="hidden" name="ids[]" value="{{ $item->id }}"><button class="button" name="to" value="reference" data-key="r">Note <kbd>R</kbd></button></form>
-                            <form method="post" action="/tasks/sort">@csrf<input type="hidden" name="ids[]" value="{{ $item->id }}"><button class="button" name="to" value="done" data-key="d">Done <kbd>D</kbd></button></form>
-                            <form method="post" action="/tasks/{{ $item->id }}">@csrf @method('delete')<button class="button" data-key="Delete">Let go</button></form>
+                            <form method="post" action="/tasks/sort" data-leaves data-waits="As a note: {{ $item->title }}">@csrf<input type="hidden" name="ids[]" value="{{ $item->id }}"><button class="button" name="to" value="reference" data-key="r">Note <kbd>R</kbd></button></form>
+                            <form method="post" action="/tasks/{{ $item->id }}" data-leaves data-waits="Let go: {{ $item->title }}">@csrf @method('delete')<button class="button" data-key="Delete">Let go</button></form>
                         </span>
                     </span>
                 </li>
@@ -68,15 +71,7 @@
                 <button class="button" name="to" value="let_go">let go</button>
             </form>
         @endif
-        <p class="keys">
-            <span><span class="key">↑</span><span class="key">↓</span> move</span>
-            <span><span class="key">Space</span> choose</span>
-            <span><span class="key">Enter</span> open</span>
-            <span><span class="key">W</span> to Weigh</span>
-            <span><span class="key">G</span> straight to a project</span>
-            <span><span class="key">B</span> waiting</span><span><span class="key">S</span> someday</span><span><span class="key">R</span> note</span><span><span class="key">D</span> done</span>
-            <span><span class="key">Delete</span> let go, can be undone</span>
-        </p>
+        <x-screen-keys on="gather" />
     </section>
     <section class="inbox-part" aria-labelledby="mail">
         <div class="section-head"><h2 id="mail">Mail</h2><span class="soft">{{ count($messages) }} new @if ($putOff), {{ $putOff }} put off @endif · <a href="/gather/mailbox">about this mailbox</a></span></div>
@@ -91,11 +86,12 @@
                     <span class="swatch"></span>
                     <span class="what"><a href="/messages/{{ $message->id }}" data-row>{{ $message->subject }}</a> <span class="soft">{{ Str::limit(Str::squish($message->body), 64) }}</span></span>
                     <span class="facts">
-                        @if ($message->attachments_count)<span>@icon('file') {{ $message->attachments_count }}</span>@endif
+                        <span class="known">@if ($message->attachments_count)<span>@icon('file') {{ $message->attachments_count }}</span>@endif</span>
                         <span class="buttons">
-                            <form method="post" action="/messages/{{ $message->id }}/take">@csrf<button class="button" data-key="k">Make it a task <kbd>K</kbd></button></form>
+                            <form method="post" action="/messages/{{ $message->id }}/take" class="likely" data-leaves data-waits="A task: {{ $message->subject }}">@csrf<button class="button" data-key="w">Make it a task <kbd>W</kbd></button></form>
+                            <button class="button others" type="button" data-others aria-expanded="false" aria-label="More answers for {{ $message->subject }}">…</button>
                             <x-put-off :message="$message" />
-                            <form method="post" action="/messages/{{ $message->id }}/state">@csrf<button class="button" name="state" value="answered">Answered</button> <button class="button" name="state" value="filed" data-key="f">File <kbd>F</kbd></button></form>
+                            <form method="post" action="/messages/{{ $message->id }}/state" data-leaves data-waits="Filed: {{ $message->subject }}">@csrf<button class="button" name="state" value="answered">Answered</button> <button class="button" name="state" value="filed" data-key="f">File <kbd>F</kbd></button></form>
                         </span>
                     </span>
                 </li>
@@ -114,8 +110,8 @@
                         <span class="swatch hue-{{ $item->area->hue }}" title="{{ $item->area->name }}"></span>
                         <span class="what"><a href="/tasks/{{ $item->id }}" data-row>{{ $item->title }}</a></span>
                         <span class="facts">
-                            @if ($item->ask_on)<span>ask again <b class="strong">{{ Times::day($person, Carbon\CarbonImmutable::parse($item->ask_on.' 12:00', $person->zone), $now) }}</b></span>@endif
-                            <span class="buttons"><form method="post" action="/tasks/{{ $item->id }}/weigh">@csrf<button class="button" data-key="w">It was answered <kbd>W</kbd></button></form></span>
+                            <span class="known">@if ($item->ask_on)<span>ask again <b class="strong">{{ Times::day($person, Carbon\CarbonImmutable::parse($item->ask_on.' 12:00', $person->zone), $now) }}</b></span>@endif</span>
+                            <span class="buttons"><form method="post" action="/tasks/{{ $item->id }}/weigh" class="likely" data-leaves data-waits="To Weigh: {{ $item->title }}">@csrf<button class="button" data-key="w">It was answered <kbd>W</kbd></button></form></span>
                         </span>
                     </li>
                 @endforeach

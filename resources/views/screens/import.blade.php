@@ -1,6 +1,6 @@
 <x-layout title="Bringing in {{ $import->file_name }}" at="meetings">
     @php $percent = $import->total === 0 ? 100 : (int) floor(100 * $import->taken / $import->total); @endphp
-    <div class="title-row"><h1>{{ $import->file_name }}</h1></div>
+    <div class="title-row"><h1>{{ $import->file_name }}</h1><x-says /></div>
     <div class="section-head @if ($import->problems) section-warn @endif"><h2>{{ $import->finished_at ? 'Brought in' : 'Being brought in' }}</h2><span class="soft">{{ $import->taken }} of {{ $import->total }}</span></div>
     <br>
     <div class="progress" role="progressbar" aria-label="Events taken in" aria-valuemin="0" aria-valuemax="100" aria-valuenow="{{ $percent }}"><i style="--w:{{ $percent }}"></i></div>

@@ -1,6 +1,6 @@
 @php use App\Wording\Times; @endphp
 <x-layout title="Mailbox" station="gather">
-    <div class="title-row"><h1>Mailbox</h1><span class="end"><form method="post" action="/gather/mailbox/fetch">@csrf<button class="button">Look for new mail</button></form><a class="button" href="/gather#mail" data-leave>Back to Gather</a></span></div>
+    <div class="title-row"><h1>Mailbox</h1><x-says /><span class="end"><form method="post" action="/gather/mailbox/fetch">@csrf<button class="button">Look for new mail</button></form><a class="button" href="/gather#mail" data-leave>Back to Gather</a></span></div>
     <p class="soft">A stand-in for a mail account: any message dropped as .eml (or mbox) into <code>{{ $folder }}</code> arrives here; it is looked into every minute.</p>
     @error('file')<p class="error" role="alert">{{ $message }}</p>@enderror
     <form method="post" action="/gather/mailbox" enctype="multipart/form-data" class="pair" data-whole>@csrf<input class="field" type="file" name="file" accept=".eml,.mbox,message/rfc822" aria-label="A message"><button class="button">Bring it in</button></form>

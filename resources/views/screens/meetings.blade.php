@@ -1,6 +1,6 @@
 @php use App\Wording\Times; @endphp
 <x-layout title="Meetings" at="meetings">
-    <div class="title-row"><h1>Meetings</h1><span class="soft">Planning goes around them.</span></div>
+    <div class="title-row"><h1>Meetings</h1><x-says /><span class="soft">Planning goes around them.</span></div>
     <div class="columns">
         <section aria-labelledby="coming">
             <div class="section-head"><h2 id="coming">The coming fourteen days</h2></div>

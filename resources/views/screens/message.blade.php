@@ -1,10 +1,10 @@
 @php use App\Wording\Times; @endphp
 <x-layout :title="$message->subject" station="gather">
-    <div class="title-row"><h1>{{ $message->subject }}</h1><span class="end"><a class="button" href="/gather#mail" data-leave>Back to Gather</a></span></div>
+    <div class="title-row"><h1>{{ $message->subject }}</h1><x-says /><span class="end"><a class="button" href="/gather#mail" data-leave>Back to Gather</a></span></div>
     <p class="soft">{{ $message->from_name }} @if ($message->from_address)&lt;{{ $message->from_address }}&gt;@endif, {{ $person->local($message->received_at)->format('D j M Y, H:i') }}</p>
     <div class="actions">
         @if ($message->task_id)<a class="button button-main" href="/tasks/{{ $message->task_id }}">To its task</a>
-        @else<form method="post" action="/messages/{{ $message->id }}/take">@csrf<button class="button button-main" data-page-key="k">Make it a task <kbd>K</kbd></button></form>@endif
+        @else<form method="post" action="/messages/{{ $message->id }}/take">@csrf<button class="button button-main" data-page-key="w">Make it a task <kbd>W</kbd></button></form>@endif
         <x-put-off :message="$message" />
         <form method="post" action="/messages/{{ $message->id }}/state">@csrf<button class="button" name="state" value="answered">Answered</button> <button class="button" name="state" value="filed" data-page-key="f">File <kbd>F</kbd></button></form>
     </div>

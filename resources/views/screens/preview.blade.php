@@ -1,6 +1,6 @@
 @php use App\Wording\Times; $new = collect($read->drafts)->reject(fn ($draft) => isset($known[$draft->key])); @endphp
 <x-layout title="Looked at" station="gather">
-    <div class="title-row"><h1>{{ $preview->name }}</h1><span class="soft">{{ $format->word() }}: {{ count($read->drafts) }} tasks, {{ count($new) }} new, {{ trans_choice('{0} every line read|{1} 1 line not read|[2,*] :count lines not read', count($read->problems)) }}</span></div>
+    <div class="title-row"><h1>{{ $preview->name }}</h1><x-says /><span class="soft">{{ $format->word() }}: {{ count($read->drafts) }} tasks, {{ count($new) }} new, {{ trans_choice('{0} every line read|{1} 1 line not read|[2,*] :count lines not read', count($read->problems)) }}</span></div>
     <div class="actions">
         @if (count($new))<form method="post" action="/gather/files/{{ $preview->id }}" data-whole>@csrf<button class="button button-main">Take {{ count($new) === 1 ? 'it' : 'all '.count($new) }}</button></form>@else<p class="soft">Nothing in it is new.</p>@endif
         <form method="post" action="/gather/files/{{ $preview->id }}" data-whole>@csrf @method('delete')<button class="button">Leave it</button></form></div>

@@ -1,6 +1,6 @@
 @php use App\Wording\Times; @endphp
 <x-layout :title="$project->name" at="projects">
-    <div class="title-row"><h1>{{ $project->name }}</h1><span class="soft"><span class="swatch hue-{{ $project->area->hue }}"></span> {{ $project->area->name }} @if ($project->done_at) · done @endif</span>
+    <div class="title-row"><h1>{{ $project->name }}</h1><x-says /><span class="soft"><span class="swatch hue-{{ $project->area->hue }}"></span> {{ $project->area->name }} @if ($project->done_at) · done @endif</span>
         <span class="end"><form method="post" action="/projects/{{ $project->id }}">@csrf @method('patch')<input type="hidden" name="done" value="{{ $project->done_at ? 0 : 1 }}"><button class="button">{{ $project->done_at ? 'Open it again' : 'It is done' }}</button></form>
             <form method="post" action="/projects/{{ $project->id }}" data-whole>@csrf @method('delete')<button class="button">Close it</button></form></span></div>
     <p class="sums"><span>left <b class="strong">{{ Times::duration($minutes) }}</b></span>
@@ -30,7 +30,7 @@
             <x-field class="wide" name="name" label="Name" :value="$project->name" maxlength="200" required id="project-name" />
             <div class="form-row"><label for="area_id">Area</label><select class="field" id="area_id" name="area_id">@foreach ($areas as $area)<option value="{{ $area->id }}" @selected($project->area_id === $area->id)>{{ $area->name }}</option>@endforeach</select></div>
             <div class="form-row"><span class="label">Its tasks</span><label class="check"><input type="hidden" name="sequential" value="0"><input type="checkbox" name="sequential" value="1" @checked($project->sequential)> one after another</label></div>
-            <div class="form-row wide"><label for="note">Note, in Markdown</label><textarea class="field" id="note" name="note" rows="5" maxlength="20000">{{ old('note', $project->note) }}</textarea></div></div>
+            <div class="form-row wide"><label for="note">Note, in Markdown</label><input type="hidden" name="note_was" value="{{ App\Wording\TextMark::of($project->note) }}"><textarea class="field" id="note" @error('note') aria-invalid="true" @enderror name="note" rows="5" maxlength="20000">{{ old('note', $project->note) }}</textarea>@error('note')<span class="error" role="alert">{{ $message }}</span>@enderror</div></div>
             <button class="button button-main">Save</button></form>
         @if ($project->note)<x-markdown :text="$project->note" />@endif
         <div class="section-head"><h2>Waiting for answers</h2><span class="soft">{{ count($waiting) }}</span></div>

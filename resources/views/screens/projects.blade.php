@@ -1,6 +1,6 @@
 @php use App\Wording\Times; @endphp
 <x-layout title="Projects" at="projects">
-    <div class="title-row"><h1>Projects</h1><span class="soft">Several tasks with one outcome.</span></div>
+    <div class="title-row"><h1>Projects</h1><x-says /><span class="soft">Several tasks with one outcome.</span></div>
     <div class="section-head"><h2>Going on</h2><span class="soft">{{ count($projects) }}</span></div>
     @if ($projects === [])<div class="empty"><h2>No projects yet.</h2><p class="soft">Make one below, or write <span class="key">+name</span> in any line.</p></div>@endif
     <ul class="inbox" data-list>
@@ -12,7 +12,7 @@
     </ul>
     <br>
     <div class="section-head"><h2>A new one</h2></div>
-    <form method="post" action="/projects" data-whole><div class="form-grid">@csrf
+    <form method="post" action="/projects"><div class="form-grid">@csrf
         <x-field name="name" label="Name" maxlength="200" required />
         <div class="form-row"><label for="area_id">Area</label><select class="field" id="area_id" name="area_id">@foreach ($areas as $area)<option value="{{ $area->id }}">{{ $area->name }}</option>@endforeach</select></div>
         <div class="form-row"><span class="label">Its tasks</span><label class="check"><input type="hidden" name="sequential" value="0"><input type="checkbox" name="sequential" value="1"> come one after another</label></div>

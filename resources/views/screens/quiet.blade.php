@@ -3,7 +3,7 @@
     $until = $block && $block->ends_at > $now && $block->starts_at <= $now ? $block->ends_at : null;
     $isOn = $running && $task && $running->task_id === $task->id;
 @endphp
-<x-layout title="{{ $task?->title ?? 'Quiet' }}" :quiet="true">
+<x-layout title="{{ $task?->title ?? 'Quiet' }}" :quiet="true" said>
     <section class="quiet" aria-labelledby="quiet-title">
         @if ($task)
             <p class="soft">{{ $task->area->name }}</p>

@@ -5,11 +5,11 @@
     $said = fn (array $day): string => implode(', ', array_map(fn (array $pair): string => "{$pair[0]}–{$pair[1]}", $day));
 @endphp
 <x-layout title="Settings" at="settings">
-    <div class="title-row"><h1>Settings</h1></div>
+    <div class="title-row"><h1>Settings</h1><x-says /></div>
     <div class="columns">
         <section aria-labelledby="rules">
             <div class="section-head"><h2 id="rules">Your rules</h2></div>
-            <form method="post" action="/settings" data-whole>
+            <form method="post" action="/settings">
                 @csrf @method('put')
                 <div class="form-grid">
                     <x-field class="wide" name="zone" label="Time zone" :value="$user->zone" list="zones" autocomplete="off" />

@@ -10,7 +10,7 @@
         @unless ($isPast)<a class="button button-main" href="{{ $address }}?change=lay-out" data-here>Lay it out</a>@endunless
     </x-slot:foot>
     <div class="title-row day-title">
-        <h1>{{ $date->format('l j F') }}@if ($date->year !== $person->local($now)->year) {{ $date->year }}@endif</h1>
+        <h1>{{ $date->format('l j F') }}@if ($date->year !== $person->local($now)->year) {{ $date->year }}@endif</h1><x-says />
         @if ($late)<x-late-line :late="$late" />@endif
         @foreach ($late ? [] : array_slice($areas, 0, 3) as $area)
             <span class="area-sum"><span class="swatch hue-{{ $area['hue'] }}"></span>&nbsp; {{ $area['name'] }} &nbsp;<b class="strong">{{ Times::duration($area['minutes']) }}</b></span>
@@ -26,7 +26,6 @@
             @endunless
         </span>
     </div>
-    @if ($errors->any())<p class="warning" role="alert">{{ $errors->first() }}</p>@endif
     <div class="shape" x-data="runSheet" data-day="{{ $day->asString() }}" data-from="{{ $sheet->span->start }}" data-scale="{{ App\Screens\Shape\RunSheet::SCALE }}" data-offset="{{ App\Time\Zones::named($person->zone)->offsetAt($sheet->span->start) }}" data-address="{{ $address }}">
         <section class="run-sheet" aria-labelledby="sheet-title">
             <div class="section-head"><h2 id="sheet-title">Run sheet</h2>

@@ -5,7 +5,7 @@
     $select = static fn (string $name, mixed $own): string => (string) old($name, $own);
 @endphp
 <x-layout :title="$task->title" :station="$task->stage->value === 'inbox' ? 'gather' : 'weigh'">
-    <div class="title-row"><h1>{{ $task->title }}</h1>
+    <div class="title-row"><h1>{{ $task->title }}</h1><x-says />
         <span class="soft">{{ ['inbox' => 'in the inbox', 'open' => '', 'waiting' => 'waiting for '.$task->waiting_for, 'someday' => 'for someday', 'reference' => 'kept as a note'][$task->stage->value] }} @if ($task->done_at) done @endif @if ($task->carried > 0)@icon('carried') {{ trans_choice('shape.proposed.carried', $task->carried) }} @endif</span>
         <span class="end">
             @if ($task->stage->value === 'inbox')<form method="post" action="/tasks/{{ $task->id }}/weigh">@csrf<button class="button">Weigh it</button></form>@endif
@@ -28,7 +28,7 @@
                 <x-field name="due_date" label="Due" type="date" :value="$local?->format('Y-m-d') ?? $task->due_on" hint="end of that day's hours" />
                 <div class="form-row"><label for="project_id">Project</label>
                     <select class="field" id="project_id" name="project_id"><option value="">none</option>@foreach ($projects as $project)<option value="{{ $project->id }}" @selected($select('project_id', $task->project_id) === (string) $project->id)>{{ $project->name }}</option>@endforeach</select></div>
-                <div class="form-row wide"><label for="note">Note, in Markdown</label><textarea class="field" id="note" name="note" rows="4" maxlength="20000" @error('note') aria-invalid="true" @enderror>{{ old('note', $task->note) }}</textarea></div>
+                <div class="form-row wide"><label for="note">Note, in Markdown</label><input type="hidden" name="note_was" value="{{ App\Wording\TextMark::of($task->note) }}"><textarea class="field" id="note" name="note" rows="4" maxlength="20000" @error('note') aria-invalid="true" @enderror>{{ old('note', $task->note) }}</textarea>@error('note')<span class="error" role="alert">{{ $message }}</span>@enderror</div>
             </div>
             @if ($task->note)<x-markdown :text="$task->note" />@endif
             <details class="more" @if ($errors->hasAny(['due_time', 'left', 'min_chunk', 'max_chunk', 'not_before', 'not_before_time', 'picked_on', 'ask_on'])) open @endif>

@@ -1,6 +1,6 @@
 @php use App\Wording\Rules; use App\Wording\Times; @endphp
 <x-layout title="What comes back" station="gather">
-    <div class="title-row"><h1>What comes back</h1><span class="end"><a class="button" href="/gather" data-leave>Back to Gather</a></span></div>
+    <div class="title-row"><h1>What comes back</h1><x-says /><span class="end"><a class="button" href="/gather" data-leave>Back to Gather</a></span></div>
     <div class="columns">
         <section aria-labelledby="templates"><div class="section-head"><h2 id="templates">Templates</h2><span class="soft">dates count from the day it begins</span></div>
             @if ($templates->isEmpty())<div class="empty"><p class="soft">Open a task and keep it as a template: its subtasks, estimates and dates come along.</p></div>@endif

@@ -1,5 +1,5 @@
 <x-layout title="Bookmarklet and tokens" station="gather">
-    <div class="title-row"><h1>Catch web pages</h1><span class="end"><a class="button" href="/gather/files" data-leave>Back</a></span></div>
+    <div class="title-row"><h1>Catch web pages</h1><x-says /><span class="end"><a class="button" href="/gather/files" data-leave>Back</a></span></div>
     @if (session('token'))
         <div class="section-head section-over"><h2>Your new token</h2><span class="soft">shown this once</span></div>
         <p><code class="token" id="new-token">{{ session('token') }}</code></p>
@@ -12,6 +12,6 @@
             @if ($token->revoked_at)<span class="soft">revoked</span>@else<form method="post" action="/gather/tokens/{{ $token->id }}">@csrf @method('delete')<button class="button">Revoke</button></form>@endif</div>
     @endforeach
     @if ($tokens->isEmpty())<div class="empty"><p class="soft">A token lets a bookmark or a program put things into your inbox, and nothing else.</p></div>@endif
-    <form method="post" action="/gather/tokens" class="pair" data-whole>@csrf<input class="field" name="name" placeholder="Browser at the museum" aria-label="Name of a new token" maxlength="100"><button class="button button-main">Make a token</button></form>
+    <form method="post" action="/gather/tokens" class="pair">@csrf<input class="field" name="name" placeholder="Browser at the museum" aria-label="Name of a new token" maxlength="100"><button class="button button-main">Make a token</button></form>
     @error('name')<p class="error" role="alert">{{ $message }}</p>@enderror
 </x-layout>

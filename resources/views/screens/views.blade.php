@@ -1,5 +1,5 @@
 <x-layout title="Views" at="views">
-    <div class="title-row"><h1>Views</h1><span class="soft">Questions to your tasks that you ask again and again.</span><span class="end"><a class="button button-main" href="/views/build">A new view</a></span></div>
+    <div class="title-row"><h1>Views</h1><x-says /><span class="soft">Questions to your tasks that you ask again and again.</span><span class="end"><a class="button button-main" href="/views/build">A new view</a></span></div>
     <div class="columns">
         <section><div class="section-head"><h2>Yours</h2></div>
             @if ($own->isEmpty())<div class="empty"><p class="soft">Choose conditions, see the answer, keep it under a name.</p></div>@endif

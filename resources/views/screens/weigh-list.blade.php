@@ -1,6 +1,6 @@
 <x-layout title="Weigh, as a list" station="weigh">
-    <div class="title-row"><h1>What is it worth, how pressing is it?</h1><span class="end">
-        <form method="get" action="/weigh/list" class="pair" data-on-change><label class="label" for="group">grouped</label><select class="field" id="group" name="group">@foreach (__('weigh.groups') as $value => $words)<option value="{{ $value }}" @selected($group === $value)>{{ $words }}</option>@endforeach</select><button class="button">Show</button></form>
+    <div class="title-row"><h1>What is it worth, how pressing is it?</h1><x-says /><span class="end">
+        <form method="get" action="/weigh/list" class="pair" data-on-change><label class="label" for="group">grouped</label><select class="field" id="group" name="group">@foreach (__('weigh.groups') as $value => $words)<option value="{{ $value }}" @selected($group === $value)>{{ $words }}</option>@endforeach</select><noscript><button class="button">Show</button></noscript></form>
         <a class="button" href="/weigh" data-page-key="v">As a field <kbd>V</kbd></a></span></div>
     @if ($unweighed->isEmpty() && $weighedCount === 0)
         <div class="section-head"></div>
@@ -36,9 +36,5 @@
         <button class="button" formaction="/tasks/sort" name="to" value="someday">someday</button>
         <button class="button" formaction="/tasks/sort" name="to" value="let_go">let go</button>
     </form>
-    <p class="keys">
-        <span><span class="key">↑</span><span class="key">↓</span> move</span><span><span class="key">Space</span> choose</span>
-        <span><span class="key">1</span><span class="key">2</span><span class="key">3</span><span class="key">4</span> low, medium, high, vital</span>
-        <span><span class="key">T</span> due</span><span><span class="key">M</span> estimate</span><span><span class="key">U</span> undo</span>
-    </p>
+    <x-screen-keys on="list" />
 </x-layout>

@@ -1,6 +1,6 @@
 @php use App\Wording\Times; @endphp
 <x-layout title="Weigh" station="weigh">
-    <div class="title-row"><h1>What is it worth, how pressing is it?</h1><span class="soft field-note">Lines join equal pull. A mark is as long as its estimate. @if ($zoom)<a href="/weigh">Show all of the time</a>@endif</span>
+    <div class="title-row"><h1>What is it worth, how pressing is it?</h1><x-says /><span class="soft field-note">Lines join equal pull. A mark is as long as its estimate. @if ($zoom)<a href="/weigh">Show all of the time</a>@endif</span>
         <span class="end"><a class="button" href="/weigh/list" data-page-key="v">As a list <kbd>V</kbd></a></span></div>
     @if ($current === null && $weighedCount === 0)
         <div class="section-head"></div>
@@ -54,7 +54,7 @@
                 <div class="section-head"><h2>Unweighed</h2><span class="soft">none</span></div>
                 <div class="empty"><p class="soft">All that was caught is weighed. Press a mark to weigh it anew; drag it to change its date and importance.</p></div>
             @endif
-            <p class="keys"><span><span class="key">↓</span> next</span><span><span class="key">Enter</span> weighed</span><span><span class="key">1</span>–<span class="key">4</span> importance</span><span><span class="key">Shift</span><span class="key">←</span><span class="key">→</span> a mark's date</span><span><span class="key">U</span> undo</span></p>
+            <x-screen-keys on="weigh" />
         </div>
     </div>
     @endif

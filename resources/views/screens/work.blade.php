@@ -9,7 +9,7 @@
     $left = $until ? (int) $now->diffInMinutes($until) : null;
     $isOn = $running && $task && $running->task_id === $task->id;
 @endphp
-<x-layout title="Work" station="work">
+<x-layout title="Work" station="work" said>
     @if ($forgotten)
         <section class="forgotten" aria-labelledby="forgotten-title"><div class="section-head section-over"><h2 id="forgotten-title">The clock still runs</h2><span class="soft">since {{ Times::when($person, $forgotten->starts_at, $now) }}</span></div>
             <p>{{ $forgottenTask ? '“'.$forgottenTask->title.'”' : ($forgotten->break ? 'A break' : 'An entry') }} has been going on for longer than anybody works. When did you stop?</p>
@@ -66,7 +66,7 @@
                             <details class="asks" id="blocked" @if ($errors->hasAny(['by', 'ask_on'])) open @endif><summary class="button" data-page-key="b">Blocked <kbd>B</kbd></summary><form method="post" action="/work/blocks/{{ $block->id }}/blocked" class="menu">@csrf<input type="hidden" name="mark" value="{{ $block->mark() }}"><label for="by">By whom or what?</label><input class="field" id="by" name="by" maxlength="200" value="{{ old('by') }}" required><label for="ask">Ask again on</label><input class="field" id="ask" type="date" name="ask_on" value="{{ old('ask_on') }}">@foreach (['by', 'ask_on'] as $name)@error($name)<p class="error" role="alert">{{ $message }}</p>@enderror @endforeach<button class="button button-main">It waits</button></form></details>
                             <details class="asks" id="more"><summary class="button" data-page-key="o">More time <kbd>O</kbd></summary><form method="post" action="/work/blocks/{{ $block->id }}/more" class="menu">@csrf<input type="hidden" name="mark" value="{{ $block->mark() }}">@foreach ([15, 30, 60] as $minutes)<button class="button" name="minutes" value="{{ $minutes }}">+ {{ $minutes }} min</button>@endforeach</form></details>
                         @endif
-                        <form method="post" action="/work/rest">@csrf<button class="button" data-page-key="k">{{ $running?->break ? 'On a break' : 'Break' }} <kbd>K</kbd></button></form>
+                        <form method="post" action="/work/rest" data-waits="Break">@csrf<button class="button" data-page-key="k">{{ $running?->break ? 'On a break' : 'Break' }} <kbd>K</kbd></button></form>
                         <a class="button" href="/work?quiet=1" data-page-key="i">Only this <kbd>I</kbd></a>
                     </div>
                     @foreach (['left', 'minutes', 'start'] as $name)@error($name)<p class="error-on-deep" role="alert">{{ $message }}</p>@enderror @endforeach
@@ -103,12 +103,12 @@
                 @else<form method="post" action="/plan/end-day">@csrf<button class="button">Clear it: the day ends now</button></form><span class="soft">everything left, anchored too, is laid out elsewhere; undo brings it back</span>@endif
             </div></section>
         <section aria-labelledby="catch-title"><div class="section-head"><h2 id="catch-title">Catch</h2><span class="soft">goes to Gather, the clock runs on</span></div>
-            <form method="post" action="/gather" class="pair" data-clear>@csrf<textarea class="field" name="lines" rows="1" aria-label="Catch a thought without leaving" placeholder="ask Wim whether case 4 can take the long label"></textarea><button class="button">Keep</button></form></section>
+            <form method="post" action="/gather" id="work-catch" class="pair" data-clear data-waits>@csrf<textarea class="field" name="lines" rows="1" aria-label="Catch a thought without leaving" placeholder="ask Wim whether case 4 can take the long label"></textarea><button class="button">Keep</button></form></section>
     </div>
     <div>
         @if ($task && ! $meeting)
             <div class="section-head"><h2>Subtasks</h2><span class="soft">@if ($task->subtasks->isNotEmpty()){{ $task->subtasks->whereNotNull('done_at')->count() }} of {{ count($task->subtasks) }} done @else <a href="/tasks/{{ $task->id }}">add some</a> @endif</span></div>
-            <ol class="subtasks">@foreach ($task->subtasks as $one)<li id="subtask-{{ $one->id }}"><form method="post" action="/subtasks/{{ $one->id }}">@csrf @method('patch')<input type="hidden" name="done" value="{{ $one->done_at ? 0 : 1 }}"><button class="tick" aria-pressed="{{ $one->done_at ? 'true' : 'false' }}" aria-label="{{ $one->title }} done"></button></form><span @class(['grow', 'struck' => $one->done_at])>{{ $one->title }}</span><span class="soft">{{ $one->estimate ? Times::column($one->estimate) : '' }}</span></li>@endforeach</ol>
+            <ol class="subtasks">@foreach ($task->subtasks as $one)<li id="subtask-{{ $one->id }}"><form method="post" action="/subtasks/{{ $one->id }}" data-waits="{{ $one->title }}">@csrf @method('patch')<input type="hidden" name="done" value="{{ $one->done_at ? 0 : 1 }}"><button class="tick" aria-pressed="{{ $one->done_at ? 'true' : 'false' }}" aria-label="{{ $one->title }} done"></button></form><span @class(['grow', 'struck' => $one->done_at])>{{ $one->title }}</span><span class="soft">{{ $one->estimate ? Times::column($one->estimate) : '' }}</span></li>@endforeach</ol>
             <div class="section-head"><h2>Notes</h2><span class="soft"><a href="/tasks/{{ $task->id }}">the whole task</a></span></div>
             @if ($task->note)<x-markdown :text="$task->note" />@else<p class="soft">none</p>@endif
             @foreach ($task->links as $link)<p>@icon('link') <a href="{{ $link->address }}" rel="noopener noreferrer">{{ $link->title ?? Str::limit($link->address, 50) }}</a></p>@endforeach

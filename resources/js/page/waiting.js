@@ -1,0 +1,68 @@
+import { openDB } from 'idb'
+
+/**
+ * What the person did and the server has not confirmed, in the order it was done, in the browser's own database: it
+ * outlives the page, the window and the network. Where the browser keeps nothing it lasts as long as the page.
+ *
+ * An act: { key, account, at, address, fields: [[name, value]], words, kind, late: null | { address, fields } }
+ */
+
+const DAYS = 14
+
+let database = null
+
+/** Acts of a browser that keeps nothing. */
+const memory = []
+
+let number = 0
+
+function opened() {
+    database ??= openDB('nekto', 1, {
+        upgrade: (db) => db.createObjectStore('acts', { keyPath: 'id', autoIncrement: true }),
+        terminated: () => { database = null },
+    }).catch(() => null)
+    return database
+}
+
+async function inStore(mode, work) {
+    try {
+        const db = await opened()
+        if (!db) {
+            return undefined
+        }
+        const transaction = db.transaction('acts', mode)
+        const result = await work(transaction.store)
+        await transaction.done
+        return result
+    } catch {
+        return undefined // forbidden or full
+    }
+}
+
+/** Keeps an act. Resolves to false if it lasts only as long as the page. */
+export async function add(act) {
+    const id = await inStore('readwrite', (store) => store.add(act))
+    if (id === undefined) {
+        memory.push({ ...act, id: `page-${++number}` })
+    }
+    return id !== undefined
+}
+
+/** The acts of an account, the oldest first. */
+export async function all(account) {
+    const kept = (await inStore('readonly', (store) => store.getAll())) ?? []
+    const from = Date.now() - DAYS * 86_400_000
+    for (const old of kept.filter(({ at }) => at < from || at > Date.now() + 86_400_000 * DAYS)) {
+        old.at = Date.now() // the device's clock was set meanwhile: its age is unknown, what was typed is not thrown away
+    }
+    return [...kept, ...memory].filter((act) => act.account === account)
+}
+
+export async function remove(id) {
+    const at = memory.findIndex((act) => act.id === id)
+    if (at >= 0) {
+        memory.splice(at, 1)
+    } else {
+        await inStore('readwrite', (store) => store.delete(id))
+    }
+}
