@@ -44,7 +44,7 @@ for (let i = 0; i < Number(times); i++) {
     const row = page.locator('[id^=item-] [data-row]:visible').first()
     const id = await row.evaluate((one) => { one.focus(); return one.closest('li').id })
     leaves.push(await timed('w', "!document.getElementById(argument) || document.getElementById(argument).getClientRects().length === 0", id))
-    await page.waitForFunction((id) => !document.getElementById(id), id)
+    await page.waitForFunction((id) => !document.getElementById(id), id, { timeout: 120_000 })
     empty.push(await page.evaluate(async () => { const from = performance.now(); await (await fetch('/alive', { cache: 'no-store' })).text(); return performance.now() - from }))
 }
 console.log(`Enter to the painted answer: ${said(answers)}; a row leaves: ${said(leaves)}; an empty request in the same run: ${said(empty)}`)
@@ -63,12 +63,13 @@ for (let i = 0; i < 10; i++) {
 }
 console.log(`catch and sort ten lines: ${presses} presses besides the words`)
 presses = 0
+await page.waitForFunction(() => document.querySelectorAll('[data-gone]').length === 0, null, { timeout: 120_000 })
 await page.goto('/weigh')
 for (let i = 0; i < 10; i++) {
     const card = await page.locator('form.card').getAttribute('id')
     await press('2')
     await press('e')
-    await page.waitForFunction((id) => !document.getElementById(id), card)
+    await page.waitForFunction((id) => !document.getElementById(id), card, { timeout: 120_000 })
 }
 console.log(`weigh ten: ${presses} presses`)
 presses = 0

@@ -247,3 +247,22 @@ test('two windows of one browser send what waits once', async ({ page, context }
     expect(count('From the first window')).toBe(1)
     expect(count('From the second window')).toBe(1)
 })
+
+test('a window that is closed in the same breath as Enter has lost nothing', async ({ page, context }) => {
+    for (let i = 0; i < 6; i++) {
+        const other = await context.newPage()
+        await other.goto('/gather')
+        await other.evaluate(() => { // the database answers late
+            const open = indexedDB.open.bind(indexedDB)
+            indexedDB.open = (...all) => { const until = Date.now() + 30; while (Date.now() < until); return open(...all) }
+        })
+        await other.fill('#catch', `closed at once ${i}`)
+        await other.press('#catch', 'Enter', { noWaitAfter: true })
+        await other.close()
+    }
+    await page.waitForTimeout(2200)
+    await page.goto('/shape')
+    for (let i = 0; i < 6; i++) {
+        await expect.poll(() => count(`closed at once ${i}`)).toBe(1)
+    }
+})

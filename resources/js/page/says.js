@@ -108,8 +108,9 @@ function draw() {
         more.type = 'button'
         more.className = 'says-more'
         more.setAttribute('aria-expanded', at.classList.contains('says-open'))
-        more.setAttribute('aria-label', order.length > 1 ? `${order.length - 1} more to read` : 'All of it')
-        more.textContent = order.length > 1 ? `+${order.length - 1}` : '…'
+        const isOpen = at.classList.contains('says-open')
+        more.setAttribute('aria-label', isOpen ? 'Only the latest' : order.length > 1 ? `${order.length - 1} more to read` : 'All of it')
+        more.textContent = isOpen ? 'Less' : order.length > 1 ? `+${order.length - 1}` : '…'
         at.querySelector('.says-more')?.remove()
         at.append(more)
     } else {

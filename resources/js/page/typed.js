@@ -15,7 +15,7 @@ const DAYS = 14
 const place = () => `${PLACE}:${windowName()}`
 
 /** Milliseconds after the last letter; a page that is left keeps at once. */
-const REST = 250
+const REST = 120
 
 const TEXTS = 'textarea, input:not([type]), input[type=text], input[type=search], input[type=email], input[type=url], input[type=number], input[type=date], input[type=time]'
 

@@ -16,6 +16,14 @@ const memory = []
 
 let number = 0
 
+const NOTE = 'nekto-act:'
+
+/** Keys of what this page has noted itself. */
+const own = new Set()
+
+/** Milliseconds after which a note is of a window that is gone. */
+const AGE = 2000
+
 function opened() {
     database ??= openDB('nekto', 1, {
         upgrade: (db) => db.createObjectStore('acts', { keyPath: 'id', autoIncrement: true }),
@@ -39,20 +47,28 @@ async function inStore(mode, work) {
     }
 }
 
-/** Keeps an act. Resolves to false if it lasts only as long as the page. */
+/**
+ * Keeps an act. Resolves to false if it lasts only as long as the page. Until the database has it, it is noted where a
+ * note is written at once: a window may be closed in the same breath.
+ */
 export async function add(act) {
+    own.add(act.key)
+    jot(act)
     const id = await inStore('readwrite', (store) => store.add(act))
     if (id === undefined) {
         memory.push({ ...act, id: `page-${++number}` })
+    } else {
+        strike(act.key)
     }
     return id !== undefined
 }
 
 /** The acts of an account, the oldest first. */
 export async function all(account) {
+    await adopt()
     const kept = (await inStore('readonly', (store) => store.getAll())) ?? []
     const from = Date.now() - DAYS * 86_400_000
-    for (const old of kept.filter(({ at }) => at < from || at > Date.now() + 86_400_000 * DAYS)) {
+    for (const old of kept.filter(({ at }) => at < from || at > Date.now() + DAYS * 86_400_000)) {
         old.at = Date.now() // the device's clock was set meanwhile: its age is unknown, what was typed is not thrown away
     }
     return [...kept, ...memory].filter((act) => act.account === account)
@@ -61,8 +77,46 @@ export async function all(account) {
 export async function remove(id) {
     const at = memory.findIndex((act) => act.id === id)
     if (at >= 0) {
+        strike(memory[at].key)
         memory.splice(at, 1)
     } else {
         await inStore('readwrite', (store) => store.delete(id))
+    }
+}
+
+/** Takes over what a window had noted that was closed before the database had it. With its key it arrives once all the same. */
+async function adopt() {
+    for (const act of jotted()) {
+        if ((await inStore('readwrite', (store) => store.add(act))) !== undefined) {
+            strike(act.key)
+        }
+    }
+}
+
+/** A service worker has no such notes. */
+const notes = () => (typeof localStorage === 'undefined' ? null : localStorage)
+
+function jot(act) {
+    try {
+        notes()?.setItem(NOTE + act.key, JSON.stringify(act))
+    } catch {
+        // full or forbidden
+    }
+}
+
+function strike(key) {
+    try {
+        notes()?.removeItem(NOTE + key)
+    } catch {
+        // as above
+    }
+}
+
+function jotted() {
+    try {
+        const others = Object.keys(notes() ?? {}).filter((place) => place.startsWith(NOTE) && !own.has(place.slice(NOTE.length)))
+        return others.map((place) => JSON.parse(notes().getItem(place))).filter((act) => act !== null && Date.now() - act.at > AGE)
+    } catch {
+        return []
     }
 }
