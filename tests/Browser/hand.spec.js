@@ -137,6 +137,19 @@ test.describe('typed text is untouchable', () => {
         await expect(page.locator('[name=note]')).toHaveValue(before)
     })
 
+    test('elsewhere it is not in the way; Gather knows all that is left lying, and leads there', async ({ page }) => {
+        await page.goto('/tasks/1')
+        await page.locator('[name=note]').fill('left lying at a task')
+        await page.goto('/shape')
+        await page.waitForTimeout(300)
+        await expect(page.locator('.says .say')).toHaveCount(0)
+        await page.goto('/gather')
+        await expect(page.locator('#typed')).toContainText('at Invoices and replies, not kept: “left lying at a task”')
+        await page.getByRole('button', { name: 'Go there' }).click()
+        await page.locator('#typed').getByRole('button', { name: 'Put it back' }).click()
+        await expect(page.locator('[name=note]')).toHaveValue('left lying at a task')
+    })
+
     test('what is stored is offered no more', async ({ page }) => {
         await page.goto('/tasks/1')
         await page.locator('[name=note]').fill('a whole thought')

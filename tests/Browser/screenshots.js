@@ -39,10 +39,19 @@ try {
     await shoot(light, '/settings', 'settings')
     const dark = await signedIn(browser, { viewport: { width: 1280, height: 800 }, colorScheme: 'dark' })
     await shoot(dark, '/shape', 'shape-dark', (page) => page.locator('.sheet a.block', { hasText: 'Essay 2' }).click())
-    await shoot(dark, '/weigh', 'weigh-dark')
+    const away = await signedIn(browser, { viewport: { width: 1280, height: 800 }, colorScheme: 'light' })
+    await shoot(away, '/gather', 'away', async (page) => {
+        await page.context().setOffline(true)
+        for (const line of ['Ask Prue who turned plate 12', 'Two more straps for crate 3, 10 min']) {
+            await page.locator('#catch').fill(line)
+            await page.locator('#catch').press('Enter')
+        }
+        await page.locator('#network', { hasText: '2 lines wait' }).waitFor()
+        await page.locator('#catch').blur()
+    })
     const phone = await signedIn(browser, { viewport: { width: 390, height: 844 }, colorScheme: 'light' })
+    await shoot(phone, '/gather', 'gather-phone')
     await shoot(phone, '/shape', 'shape-phone')
-    await shoot(phone, '/weigh', 'weigh-phone')
     setClock('2026-03-11T11:35:00+00:00')
     artisan('nekto:minute')
     await shoot(light, '/shape', 'shape-mended')

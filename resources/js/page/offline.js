@@ -80,34 +80,37 @@ export function refusal(text) {
     return page.getElementById('page')?.hasAttribute('data-refused') ? page.getElementById('page').dataset.refused || page.querySelector('.error, .warning')?.textContent.trim() || 'it was refused' : null
 }
 
+/** Kept texts are offered where they belong; in Gather all of them, and everywhere what could not be stored. */
 function sayOffers() {
-    const [first] = offered().toReversed()
+    const here = offered().filter(({ key, path }) => path === location.pathname || location.pathname === '/gather' || /^(given|late|back) /.test(key)).toReversed()
+    const [first] = here
     if (!first) {
         unsay('typed')
         return
     }
     const words = first.text.trim().replace(/\s+/g, ' ')
-    const more = offered().length - 1
+    const isHere = first.path === location.pathname
     say({
-        id: 'typed', kind: 'typed', lead: `Typed${first.path === location.pathname ? ' here' : ''} ${when(first.at)}, not kept:`, text: `“${words.length > 60 ? `${words.slice(0, 60)} …` : words}”${more > 0 ? ` and ${more} more` : ''}`,
+        id: 'typed', kind: 'typed', lead: isHere ? `Typed here ${when(first.at)}, not kept:` : `Typed ${when(first.at)}${first.title ? ` at ${first.title}` : ''}, not kept:`,
+        text: `“${words.length > 60 ? `${words.slice(0, 60)} …` : words}”${here.length > 1 ? ` and ${here.length - 1} more` : ''}`,
         actions: [
-            { label: 'Put it back', isOver: true, act: () => putBack(first) || elsewhere(first) },
+            { label: isHere ? 'Put it back' : 'Go there', isOver: true, act: () => (isHere && putBack(first)) || elsewhere(first) },
             { label: 'Let it go', act: () => letGo(first) },
         ],
     })
 }
 
-/** Its field is on another page, or there is none any more: then it goes into the entry of Gather. */
+/** On its own page it is offered there; where its field is no more, it goes into the field in which thoughts are caught. */
 function elsewhere(entry) {
-    const catching = document.getElementById('catch')
-    if (entry.path !== location.pathname && entry.path) {
-        sessionStorage.setItem('nekto-put-back', entry.key)
+    if (entry.path && entry.path !== location.pathname) {
         location.assign(entry.path)
-    } else if (catching && catching.value === '') {
-        catching.value = entry.text.replace(/\s*\n\s*/g, ' ')
+        return
+    }
+    const catching = document.getElementById('catch')
+    if (catching) {
         letGo(entry)
+        giveBack(catching, entry.text.replace(/\s*\n\s*/g, ' '))
         catching.focus()
-        catching.dispatchEvent(new Event('input', { bubbles: true }))
     }
 }
 
