@@ -150,6 +150,17 @@ test.describe('typed text is untouchable', () => {
         await expect(page.locator('[name=note]')).toHaveValue('left lying at a task')
     })
 
+    test('what was sent while the page was being left is brought to its end, once, and is no loose end', async ({ page }) => {
+        await slow(page, 1500)
+        await page.goto('/tasks/1')
+        await page.locator('[name=note]').fill('sent on the way out')
+        await page.locator('form', { has: page.locator('[name=note]') }).getByRole('button', { name: 'Save' }).first().click()
+        await page.goto('/gather')
+        await expect.poll(() => number("select count(*) from tasks where id = 1 and note = 'sent on the way out'")).toBe(1)
+        await expect(page.locator('#typed')).toHaveCount(0)
+        expect(number("select count(*) from plan_revisions where cause = 'changed'")).toBeLessThanOrEqual(1)
+    })
+
     test('what is stored is offered no more', async ({ page }) => {
         await page.goto('/tasks/1')
         await page.locator('[name=note]').fill('a whole thought')
@@ -296,6 +307,19 @@ test.describe('Enter does what the field is for', () => {
         await page.locator('.sort-bar [name=waiting_for]').fill('Prue')
         await page.locator('.sort-bar [name=waiting_for]').press('Enter')
         await expect.poll(() => number(`select count(*) from tasks where waiting_for = 'Prue' and id = ${next}`)).toBe(1)
+    })
+
+    test('of two answers beside a time it is the one after it', async ({ page }) => {
+        await page.goto('/work')
+        await page.evaluate(() => {
+            const form = document.createElement('form')
+            form.className = 'pair'
+            form.innerHTML = '<button value="no">No</button><input id="until"><button value="yes">Yes</button>'
+            form.addEventListener('submit', (event) => { event.preventDefault(); window.answered = event.submitter.value })
+            document.getElementById('main').append(form)
+        })
+        await page.locator('#until').press('Enter')
+        expect(await page.evaluate(() => window.answered)).toBe('yes')
     })
 
     test('what was prefilled in a field that opens is selected', async ({ page }) => {

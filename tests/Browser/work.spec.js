@@ -51,6 +51,11 @@ test('the day is closed by keys with three lines, and can be opened again', asyn
     await page.keyboard.type('Panel 3.3 holds.')
     await page.keyboard.press('Tab')
     await page.keyboard.type('The walk-through ran over.')
+    await page.keyboard.press('Enter') // in a line it keeps the lines, and goes on to the next
+    await expect(page.getByRole('status')).toContainText('kept')
+    await expect(page.locator('#tomorrow')).toBeFocused()
+    await page.keyboard.press('Enter')
+    await expect(page.locator('#main')).toBeFocused()
     await page.keyboard.press('Enter')
     await expect(page.getByRole('status')).toContainText('The day is closed.')
     await expect(page.getByText('closed at 17:32')).toBeVisible()

@@ -19,8 +19,7 @@ export function readClock() {
 
 /** A moment of this device as the person's clock shows it: "10:14". */
 export function clock(at) {
-    const { zone, hours } = page()?.dataset ?? {}
-    return new Date(at + ahead).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone || undefined, hour12: hours === '12' })
+    return new Date(at + ahead).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: page()?.dataset.zone || undefined })
 }
 
 /** The same, with the day where it is another one. */

@@ -31,6 +31,7 @@ export async function send(form, submitter = null, after = () => {}) {
     begin()
     const act = actOf(form, submitter)
     const holding = held(form)
+    act.holds = holding.filter(({ value }) => typeof value === 'string').map(({ key, value }) => ({ key, value }))
     const row = 'leaves' in (submitter ?? form).dataset || 'leaves' in form.dataset ? form.closest(ROW) : null
     const caught = 'clear' in form.dataset ? empty(form, holding) : null
     row?.id && goOn(row, act.key)
@@ -174,6 +175,10 @@ function submitted(event) {
             document.querySelector('[aria-invalid=true]')?.focus({ preventScroll: true })
         } else if (isReplaced) {
             (document.querySelector('form[data-replaced]') ?? document.getElementById('main')).focus({ preventScroll: true })
+        } else if (focused?.dataset.then) {
+            document.getElementById(focused.dataset.then)?.focus({ preventScroll: true })
+        } else if (form.matches('.sort-bar') && focused?.matches(TEXT)) {
+            document.querySelector('[data-row]')?.focus() // what was chosen is sorted: on with the list
         } else if (document.activeElement === document.body || (row && focused?.matches(TEXT) && document.activeElement === focused)) {
             rowsOwn(document.getElementById(row?.id ?? '') ?? (row && neighbour(row)))?.focus()
         }
@@ -204,8 +209,9 @@ function pressedInField(event) {
     if (event.key !== 'Enter' || event.isComposing || !field.matches?.('input:not([type=checkbox], [type=radio], [type=submit])') || !field.form || event.ctrlKey || event.metaKey) {
         return
     }
-    const button = (field.dataset.enter ?? '').split('|').map((one) => one && field.form.querySelector(one)).find(Boolean)
-        ?? field.closest('.pair')?.querySelector('button:not([type=button])')
+    const buttons = [...field.form.elements].filter((one) => one.matches('button:not([type=button])'))
+    const beside = buttons.filter((one) => field.closest('.pair')?.contains(one))
+    const button = field.dataset.enter ? buttons.find((one) => one.matches(field.dataset.enter)) : beside.find((one) => field.compareDocumentPosition(one) & Node.DOCUMENT_POSITION_FOLLOWING) ?? beside[0]
     if (button) {
         event.preventDefault()
         field.form.requestSubmit(button)

@@ -65,6 +65,9 @@ function sayBack(count) {
 /** What waited and was refused in the end is not lost: it is offered with the reason. */
 function judge({ act, outcome }) {
     const reason = outcome.kind === 'refused' ? 'it could not be done' : outcome.kind === 'arrived' ? refusal(outcome.text) : null
+    if (reason === null) {
+        document.dispatchEvent(new CustomEvent('nekto:stored', { detail: act }))
+    }
     const text = textOf(act)
     if (reason !== null) {
         say({ id: `late ${act.key}`, kind: 'error', lead: 'Could not be done later:', text: `“${act.words}”: ${reason}`, close: () => {} })

@@ -63,6 +63,7 @@ export function listenForTyping() {
     document.addEventListener('input', ({ target }) => isOwn(target) && mark(target))
     document.addEventListener('change', ({ target }) => isOwn(target) && !target.matches(TEXTS) && mark(target))
     addEventListener('pagehide', keep)
+    document.addEventListener('nekto:stored', ({ detail }) => settleElsewhere(detail.holds ?? []))
     document.addEventListener('visibilitychange', () => document.visibilityState === 'hidden' && keep())
     load()
 }
@@ -97,7 +98,7 @@ const valueOf = (field) => (field.matches('[type=checkbox], [type=radio]') ? fie
 /** It was stored: what has not been changed once more is the page's again. */
 export function settle(holding) {
     for (const { field, key, value } of holding) {
-        if (!field.isConnected || valueOf(field) === value) {
+        if (field && (!field.isConnected || valueOf(field) === value)) {
             changed.delete(field)
         }
         if (kept.get(key)?.text === value) {
@@ -105,6 +106,13 @@ export function settle(holding) {
         }
     }
     keep()
+}
+
+/** A page that was left had sent it, and it was stored. */
+function settleElsewhere(holds) {
+    settle(holds)
+    offers = offers.filter((entry) => !holds.some(({ key, value }) => key === entry.key && value === entry.text))
+    document.dispatchEvent(new CustomEvent('nekto:offers'))
 }
 
 /** The field gives its text away at once, as a caught line; it comes back by giveBack(). */
