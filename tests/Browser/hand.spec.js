@@ -425,7 +425,7 @@ test.describe('by pointer', () => {
         await row.getByRole('button', { name: /Pick/ }).click()
         await expect(page.locator('#said')).toContainText('Floor plan review')
         await page.goto('/tasks/1')
-        await page.getByRole('button', { name: 'Let go' }).first().click()
+        await page.locator('.title-row .end').getByRole('button', { name: 'Let it go' }).click()
         await page.goto('/views/let-go')
         await expect(page.getByRole('button', { name: 'Bring back' }).first()).toBeVisible()
         await page.getByRole('button', { name: 'Bring back' }).first().click()

@@ -25,6 +25,7 @@ export function listenForAway() {
     document.addEventListener('nekto:sent', ({ detail }) => judge(detail))
     document.addEventListener('nekto:all-sent', ({ detail }) => sayBack(detail.count))
     document.addEventListener('nekto:offers', sayOffers)
+    document.addEventListener('nekto:shown', sayOffers) // another page may be shown in place
     document.addEventListener('nekto:answered', drawWaiting)
     document.addEventListener('nekto:not-kept', () => say({ id: 'not-kept', kind: 'error', lead: 'This browser keeps nothing just now', text: '(its storage is full, or not allowed). What you type lasts as long as this page.' }))
     addEventListener('pagehide', writePage)

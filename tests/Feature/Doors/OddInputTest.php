@@ -21,7 +21,7 @@ use Tests\Feature\FeatureTestCase;
  */
 final class OddInputTest extends FeatureTestCase
 {
-    private const INPUTS = 220;
+    private const INPUTS = 160;
 
     /** In all seeds together more than ten thousand. */
     private const LONG = 1700;
