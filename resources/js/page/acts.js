@@ -25,6 +25,9 @@ const unanswered = new Map()
 /** Keys of what waits in the browser and has its turn in this window still before it. */
 const upcoming = new Set()
 
+/** Milliseconds: a request that fails so shortly before the page is left was cut off by that. */
+const CUT_OFF = 1000
+
 const LEFT = 'nekto-left'
 
 /** Milliseconds after which nobody expects that any more. */
@@ -92,8 +95,8 @@ export function perform(act, { refresh = () => {}, finish = () => {} } = {}) {
         upcoming.delete(act.key)
         refresh(act)
         const came = await alone(async () => (act.waits ? sendUpTo(act) : (await sendUpTo(null))?.kind ?? sendNow(act)))
-        unanswered.delete(act.key)
         let outcome = typeof came === 'string' ? { kind: came } : came
+        outcome.kind === 'away' ? setTimeout(() => unanswered.delete(act.key), CUT_OFF) : unanswered.delete(act.key)
         if (act.waits && ['away', 'closed', 'often'].includes(outcome.kind)) {
             outcome = { kind: 'waits', kept: await kept, why: outcome.kind }
             document.dispatchEvent(new CustomEvent('nekto:waits'))
