@@ -105,10 +105,14 @@ final readonly class BlockEdit
         });
     }
 
-    /** The task is finished: what was worked stays as it was, the time still planned for it is free again. */
+    /**
+     * The task is finished: what was worked stays as it was, the time still planned for it is free again.
+     *
+     * @param  CarbonImmutable|null  $said  when it was pressed, if that was before it came
+     */
     public function done(Block $block, CarbonImmutable $now, ?CarbonImmutable $said = null): ?PlanRevision
     {
-        $at = min($now, $said ?? $now);
+        $at = DoneAt::of($block->task, $said, $now);
 
         return ($this->replan)($block->user, $now, RevisionCause::Done, first: function () use ($block, $at): void {
             Unchanged::ensure($block);

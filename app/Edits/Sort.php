@@ -29,7 +29,7 @@ final readonly class Sort
             return $this->edit->letGo($user, $tasks, $now, RevisionCause::Sorted);
         }
         if ($to === Destination::Done) {
-            return $this->edit->changeAll($user, $tasks, static fn (Task $task): array => ['done_at' => self::doneAt($task, $said ?? $now, $now)], $now, RevisionCause::Sorted, $project);
+            return $this->edit->changeAll($user, $tasks, static fn (Task $task): array => ['done_at' => DoneAt::of($task, $said, $now)], $now, RevisionCause::Sorted, $project);
         }
         $columns = $facts + match ($to) {
             Destination::Inbox => ['stage' => TaskStage::Inbox],
@@ -40,11 +40,5 @@ final readonly class Sort
         };
 
         return $this->edit->changeAll($user, $tasks, $columns, $now, RevisionCause::Sorted, $project);
-    }
-
-    /** Who worked on it since, elsewhere, was not done with it before. */
-    private static function doneAt(Task $task, CarbonImmutable $said, CarbonImmutable $now): CarbonImmutable
-    {
-        return $said < $now && $task->user->entries()->where('task_id', $task->id)->where('starts_at', '>=', $said)->exists() ? $now : min($said, $now);
     }
 }

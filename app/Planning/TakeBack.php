@@ -11,7 +11,7 @@ use App\Undo\Undone;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
-/** Undo: takes a change back, and where others came after it, lets the plan follow. */
+/** Undo and redo: takes a change back, or its undo, and where others came after it, lets the plan follow. */
 final readonly class TakeBack
 {
     public function __construct(private Journal $journal, private Replan $replan) {}
@@ -23,12 +23,28 @@ final readonly class TakeBack
      */
     public function __invoke(User $user, ?int $revision, CarbonImmutable $now): ?Undone
     {
-        return DB::transaction(function () use ($user, $revision, $now): ?Undone {
-            $undone = $this->journal->undo($user, $revision, $now);
-            $undone === null || Prospects::forget($user);
-            $undone === null || $undone->isExact() || $this->replan->after($user->refresh(), $now, static fn () => null, RevisionCause::Undone);
+        return $this->followed($user, $now, fn (): ?Undone => $this->journal->undo($user, $revision, $now));
+    }
 
-            return $undone;
+    /**
+     * Null if nothing was undone, or the person has changed something since.
+     *
+     * @param  int|null  $revision  the one whose undo was offered; null: the one that was undone last
+     */
+    public function again(User $user, ?int $revision, CarbonImmutable $now): ?Undone
+    {
+        return $this->followed($user, $now, fn (): ?Undone => $this->journal->redo($user, $revision));
+    }
+
+    /** @param  \Closure(): ?Undone  $take */
+    private function followed(User $user, CarbonImmutable $now, \Closure $take): ?Undone
+    {
+        return DB::transaction(function () use ($user, $now, $take): ?Undone {
+            $taken = $take();
+            $taken === null || Prospects::forget($user);
+            $taken === null || $taken->isExact() || $this->replan->after($user->refresh(), $now, static fn () => null, RevisionCause::Undone);
+
+            return $taken;
         });
     }
 }

@@ -62,6 +62,7 @@ final class Once
         $this->isClaimed = false;
     }
 
+    /** Some of the keys that nothing can carry any more: a few thousand a minute. */
     public static function forgetOld(CarbonImmutable $now): void
     {
         DB::table('acts')->where('made_at', '<', $now->subDays(self::DAYS))->limit(5000)->delete();

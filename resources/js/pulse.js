@@ -1,5 +1,5 @@
 import { windowName } from './page/account.js'
-import { here } from './page/deliver.js'
+import { here, isDown } from './page/deliver.js'
 import { isPending, network, note } from './page/acts.js'
 import { refresh } from './page/exchange.js'
 import { forgetReminders, held, listenForReminders, take } from './reminders.js'
@@ -51,7 +51,7 @@ async function ask() {
     pause = Math.min(pause * LONGER, document.visibilityState === 'visible' ? SELDOM : SELDOM_HIDDEN)
     try {
         const response = await fetch(`/pulse?${new URLSearchParams({ window: windowName(), held: held() })}`, { credentials: 'same-origin', headers: { Accept: 'application/json' } })
-        note(response.status === 401 ? 'closed' : [502, 503, 504].includes(response.status) ? 'away' : 'arrived')
+        note(response.status === 401 ? 'closed' : isDown(response.status) ? 'away' : 'arrived')
         if (response.ok) {
             const { mark, soon, reminders, settled } = await response.json()
             pause = soon ? OFTEN : pause

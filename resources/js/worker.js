@@ -1,4 +1,5 @@
-import { deliver, here } from './page/deliver.js'
+import { deliver, here, isDone, isDown, waitsOn } from './page/deliver.js'
+import * as pages from './page/pages.js'
 import * as waiting from './page/waiting.js'
 
 /*
@@ -8,12 +9,6 @@ import * as waiting from './page/waiting.js'
  */
 
 const ASSETS = 'nekto-assets'
-
-const PAGES = 'nekto-pages'
-
-const DAY = '/shape'
-
-const KEPT = [DAY, '/gather', '/weigh', '/work', '/close']
 
 /** More assets than two builds have: those of older ones are let go. */
 const MOST = 80
@@ -70,35 +65,14 @@ async function asset(request) {
 async function page(request, address) {
     try {
         const response = await fetch(request)
-        if (![502, 503, 504].includes(response.status)) {
-            response.ok && KEPT.includes(address.pathname) && address.search === '' && keepPage(address.pathname, response.clone())
+        if (!isDown(response.status)) {
+            response.ok && pages.isKept(address) && response.clone().text().then((text) => pages.keep(address.pathname, text))
             return response
         }
     } catch {
         // no network, or the server is down
     }
-    return (await lastSeen(address.pathname)) ?? nothingSeen()
-}
-
-async function keepPage(path, response) {
-    try {
-        const text = await response.text()
-        const account = text.match(/<div id="page"[^>]* data-account="(\d+)"/)?.[1]
-        account && (await (await caches.open(PAGES)).put(path, new Response(text, { headers: { 'Content-Type': 'text/html; charset=utf-8', 'X-Seen': new Date().toISOString(), 'X-Account': account } })))
-    } catch {
-        // no room
-    }
-}
-
-/** The page as it was drawn last, or the day; it says itself as of when. */
-async function lastSeen(path) {
-    const cache = await caches.open(PAGES).catch(() => null)
-    const kept = (await cache?.match(path)) ?? (await cache?.match(DAY))
-    if (!kept) {
-        return null
-    }
-    const text = (await kept.text()).replace('<html ', `<html data-seen="${kept.headers.get('X-Seen')}" `)
-    return new Response(text, { headers: { 'Content-Type': 'text/html; charset=utf-8' } })
+    return (await pages.lastSeen(address.pathname)) ?? nothingSeen()
 }
 
 function nothingSeen() {
@@ -115,10 +89,10 @@ async function send() {
     await navigator.locks.request('nekto-acts', async () => {
         for (const act of now.account ? await waiting.all(now.account) : []) {
             const outcome = await deliver(act, now.token)
-            if (['away', 'closed', 'often'].includes(outcome.kind)) {
+            if (waitsOn(outcome)) {
                 throw new Error('Not yet.')
             }
-            if (outcome.kind === 'refused' || /<div id="page"[^>]* data-refused/.test(outcome.text)) {
+            if (!isDone(outcome)) {
                 return // a window will say why
             }
             await waiting.remove(act.id)

@@ -142,6 +142,32 @@ final class OnceTest extends FeatureTestCase
     }
 
     #[Test]
+    public function minutes_worked_since_elsewhere_are_not_lost_to_a_done_that_comes_late(): void
+    {
+        $task = $this->task('Quotes', 240);
+        $block = $this->block($task, '2026-03-11 09:00', '2026-03-11 12:00');
+        $this->at('2026-03-11 10:00');
+        $this->post("/work/start/{$task->id}", ['block' => $block->id]); // at the other device
+        $this->at('2026-03-11 10:45');
+        $this->post("/blocks/{$block->id}/done", ['mark' => $block->refresh()->mark(), '_once' => self::KEY, '_age' => 60 * 60]);
+
+        self::assertSame('10:45', $task->refresh()->done_at?->format('H:i'));
+        self::assertSame(45, $this->worked());
+    }
+
+    #[Test]
+    public function a_key_that_was_refused_with_a_block_serves_for_its_task(): void
+    {
+        $task = $this->task('Quotes', 120);
+        $block = $this->block($task, '2026-03-11 09:00', '2026-03-11 11:00');
+        $this->at('2026-03-11 10:30');
+        $this->from('/work')->post("/blocks/{$block->id}/done", ['mark' => 'of a plan before', '_once' => self::KEY, '_age' => 45 * 60])->assertSessionHasErrors();
+        $this->post('/tasks/sort', ['ids' => [$task->id], 'to' => 'done', '_once' => self::KEY, '_age' => 45 * 60])->assertSessionHasNoErrors();
+
+        self::assertSame('09:45', $task->refresh()->done_at?->format('H:i'));
+    }
+
+    #[Test]
     public function an_age_nobody_can_have_is_none(): void
     {
         foreach (['-5000', '99999999999', 'abc'] as $i => $age) {

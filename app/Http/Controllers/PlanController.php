@@ -12,7 +12,6 @@ use App\Http\Requests\ChangeRequest;
 use App\Http\Requests\PickRequest;
 use App\Models\Task;
 use App\Models\User;
-use App\Planning\DoAgain;
 use App\Planning\TakeBack;
 use App\Rows\Blocks;
 use App\Rows\Picks;
@@ -87,9 +86,9 @@ final readonly class PlanController
     }
 
     /** Takes the undo back that the page offered, or the last one. */
-    public function redo(Request $request, #[CurrentUser] User $user, DoAgain $again): RedirectResponse
+    public function redo(Request $request, #[CurrentUser] User $user, TakeBack $take): RedirectResponse
     {
-        $done = $again($user, $request->integer('revision') ?: null, Clock::now());
+        $done = $take->again($user, $request->integer('revision') ?: null, Clock::now());
         if ($done === null) {
             return back()->with('status', __('plan.nothing_to_redo'));
         }

@@ -37,7 +37,10 @@ final class LinesRequest extends FormRequest
         return ['lines.required' => __('gather.empty'), 'lines.max' => __('gather.too_long')];
     }
 
-    /** @return list<OutlineItem> */
+    /**
+     * @param  bool  $nested  whether an indented line belongs to the one above it
+     * @return list<OutlineItem>
+     */
     public function items(bool $nested = true): array
     {
         return Outline::of($this->string('lines')->toString(), nested: $nested);

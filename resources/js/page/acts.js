@@ -1,5 +1,5 @@
 import { account, setToken, token } from './account.js'
-import { deliver, here } from './deliver.js'
+import { deliver, here, waitsOn } from './deliver.js'
 import * as waiting from './waiting.js'
 
 /*
@@ -97,8 +97,8 @@ export function perform(act, { refresh = () => {}, finish = () => {} } = {}) {
         const came = await alone(async () => (act.waits ? sendUpTo(act) : (await sendUpTo(null))?.kind ?? sendNow(act)))
         let outcome = typeof came === 'string' ? { kind: came } : came
         outcome.kind === 'away' ? setTimeout(() => unanswered.delete(act.key), CUT_OFF) : unanswered.delete(act.key)
-        if (act.waits && ['away', 'closed', 'often'].includes(outcome.kind)) {
-            outcome = { kind: 'waits', kept: await kept, why: outcome.kind }
+        if (act.waits && waitsOn(outcome)) {
+            outcome = { kind: 'waits' }
             document.dispatchEvent(new CustomEvent('nekto:waits'))
         }
         await finish(outcome)
@@ -113,21 +113,21 @@ export function sendWaiting() {
 
 /** Null if everything before, and all there was, has arrived. */
 async function sendUpTo(last) {
-    let count = 0
+    const sent = []
     for (const act of (await waiting.all(account())).filter(({ key }) => !upcoming.has(key))) {
         const own = last !== null && act.key === last.key
         const outcome = await sendNow({ ...act, waits: true, fields: own ? last.fields : act.fields })
-        if (['away', 'closed', 'often'].includes(outcome.kind)) {
+        if (waitsOn(outcome)) {
             return outcome
         }
         await waiting.remove(act.id)
         if (own) {
             return outcome
         }
-        count++
+        sent.push(act)
         document.dispatchEvent(new CustomEvent('nekto:sent', { detail: { act, outcome } })) // kept by another window, or one that is closed
     }
-    count > 0 && document.dispatchEvent(new CustomEvent('nekto:all-sent', { detail: { count } }))
+    sent.length > 0 && document.dispatchEvent(new CustomEvent('nekto:all-sent', { detail: sent }))
     return last === null ? null : { kind: 'elsewhere' }
 }
 

@@ -8,24 +8,44 @@ const MINUTE = 60
 /** Seconds after which an act that may be sent again is taken for lost on its way. */
 const PATIENCE = 45
 
+/** A server that answers so is down, or on its way up. */
+export const isDown = (status) => [502, 503, 504].includes(status)
+
+/** Whether what has waited has to wait on. */
+export const waitsOn = ({ kind }) => ['away', 'closed', 'often'].includes(kind)
+
+/** Whether a page says that something was wrong with what was sent. */
+export const isRefusal = (text) => /<div id="page"[^>]* data-refused/.test(text)
+
+/** Whether it was done. */
+export const isDone = ({ kind, text }) => kind === 'arrived' && !isRefusal(text)
+
 /**
+ * What came late may be about something that is no more, as a block the plan has moved: then the other form of it is sent,
+ * under the same key, which a refusal has not used up.
+ *
  * @returns {Promise<{kind: 'arrived', response: Response, text: string} | {kind: 'away' | 'closed' | 'often'} | {kind: 'refused', status: number}>}
  *   away: the server cannot be reached; closed: nobody is signed in, or the page was open too long; often: later
  */
 export async function deliver(act, token) {
-    const age = Math.max(0, Math.floor((Date.now() - act.at) / 1000))
-    const late = age >= MINUTE && act.late ? act.late : act
+    const came = await sendOne(act, act, token)
+    return act.late && ageOf(act) >= MINUTE && !waitsOn(came) && !isDone(came) ? sendOne(act, act.late, token) : came
+}
+
+const ageOf = (act) => Math.max(0, Math.floor((Date.now() - act.at) / 1000))
+
+async function sendOne(act, { address, fields }, token) {
     const body = new FormData()
-    for (const [name, value] of late.fields) {
+    for (const [name, value] of fields) {
         body.append(name, value)
     }
     body.set('_token', token)
     body.set('_once', act.key)
-    if (age >= MINUTE && act.waits) {
-        body.set('_age', age)
+    if (act.waits && ageOf(act) >= MINUTE) {
+        body.set('_age', ageOf(act))
     }
     try {
-        const response = await fetch(late.address, {
+        const response = await fetch(address, {
             method: 'POST', body, credentials: 'same-origin', headers: { Accept: 'text/html', 'X-Act': '1' },
             signal: act.waits ? AbortSignal.timeout(PATIENCE * 1000) : undefined,
         })
@@ -42,7 +62,7 @@ function outcome(response, text) {
     if (response.status === 429) {
         return { kind: 'often' }
     }
-    if ([502, 503, 504].includes(response.status)) {
+    if (isDown(response.status)) {
         return { kind: 'away' }
     }
     return response.ok ? { kind: 'arrived', response, text } : { kind: 'refused', status: response.status }

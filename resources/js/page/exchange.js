@@ -1,6 +1,7 @@
 import { Idiomorph } from 'idiomorph'
-import { readClock, setToken } from './account.js'
+import { readClock, setToken, token } from './account.js'
 import { inTurn, isPending, note } from './acts.js'
+import { isDown } from './deliver.js'
 import { keepPage } from './offline.js'
 import { hear, say } from './says.js'
 import { followFields, isChanged, mayWrite } from './typed.js'
@@ -31,7 +32,7 @@ export function visit(address) {
 async function showAt(address) {
     try {
         const response = await fetch(address, { credentials: 'same-origin', headers: { Accept: 'text/html' } })
-        note([502, 503, 504].includes(response.status) ? 'away' : 'arrived')
+        note(isDown(response.status) ? 'away' : 'arrived')
         return show(response, await response.text())
     } catch {
         note('away')
@@ -81,20 +82,18 @@ export function show(response, text, form = null) {
     return true
 }
 
-/** Whether a page says that something was wrong with what was sent. */
-export const isRefusal = (text) => /<div id="page"[^>]* data-refused/.test(text)
-
 function put(page, text) {
     writable = new WeakSet()
     const before = document.activeElement?.id
     const said = page.getElementById('says')
     document.documentElement.dataset.theme = page.documentElement.dataset.theme
     Object.assign(document.body.dataset, page.body.dataset)
+    document.body.className = page.body.className
     document.title = page.title
     const fresh = page.querySelector('meta[name=csrf-token]')?.content
     Idiomorph.morph(document.getElementById('page'), page.getElementById('page'), {
         morphStyle: 'outerHTML',
-        callbacks: { beforeNodeMorphed, beforeNodeRemoved, beforeAttributeUpdated },
+        callbacks: { beforeNodeMorphed, beforeAttributeUpdated },
     })
     fresh && setToken(fresh)
     readClock()
@@ -126,10 +125,6 @@ function beforeNodeMorphed(old, fresh) {
     }
 }
 
-function beforeNodeRemoved(node) {
-    return !(node.nodeType === 1 && node.hasAttribute('data-stays'))
-}
-
 function beforeAttributeUpdated(name, element, type) {
     if (['value', 'checked', 'selected'].includes(name)) {
         const field = element.closest('select') ?? element
@@ -140,7 +135,7 @@ function beforeAttributeUpdated(name, element, type) {
         const over = field.name?.endsWith('_was') ? field.form?.elements[field.name.slice(0, -4)] : null
         return !isEntry && (field.matches('[type=hidden]') ? !over || !isChanged(over) || field.form === answered : writable.has(field))
     }
-    return !(name === 'open' && type === 'remove') && !(name === 'style' && element.hasAttribute('data-own-style'))
+    return name !== 'open' || type !== 'remove' // an open menu stays open
 }
 
 /** A row that a person sent away leaves at once, by the key of its act. */
@@ -185,7 +180,7 @@ export function offer() {
 /** Asks beside the page: the answer is data, nothing is shown by itself. */
 export async function ask(address, values) {
     const data = new FormData()
-    data.set('_token', document.querySelector('meta[name=csrf-token]').content)
+    data.set('_token', token())
     for (const [name, value] of Object.entries(values)) {
         data.set(name, value)
     }

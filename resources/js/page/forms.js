@@ -1,7 +1,8 @@
 import { chime } from '../sound.js'
 import { account } from './account.js'
 import { isPending, perform, settled } from './acts.js'
-import { begin, comeBack, isRefusal, leave, refresh, settleRow, show, visit } from './exchange.js'
+import { isDone as wasDone } from './deliver.js'
+import { begin, comeBack, leave, refresh, settleRow, show, visit } from './exchange.js'
 import { forgetPages } from './offline.js'
 import { say } from './says.js'
 import { giveBack, held, settle, takeOut } from './typed.js'
@@ -40,7 +41,7 @@ export async function send(form, submitter = null, after = () => {}) {
     const outcome = await perform(act, {
         refresh: (sent) => bringUpToDate(sent, form),
         finish(came) {
-            isDone = ['arrived', 'waits', 'elsewhere'].includes(came.kind) && !(came.kind === 'arrived' && isRefusal(came.text))
+            isDone = ['waits', 'elsewhere'].includes(came.kind) || wasDone(came)
             form.ariaBusy = null
             if (isDone) {
                 settle(holding)
@@ -82,7 +83,7 @@ function actOf(form, submitter) {
         fields,
         words: form.dataset.waits || texts[0]?.value.trim() || submitter?.textContent.trim() || '',
         texts: 'clear' in form.dataset ? texts.map(({ name }) => name) : [],
-        waits: 'waits' in form.dataset && account() !== '' && !fields.some(([, value]) => typeof value !== 'string'),
+        waits: ('waits' in form.dataset || 'clear' in form.dataset) && account() !== '' && !fields.some(([, value]) => typeof value !== 'string'),
         late: form.dataset.late ? { address: form.dataset.late, fields: [['ids[]', form.dataset.task], ['to', 'done']] } : null,
     }
 }

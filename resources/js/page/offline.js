@@ -1,15 +1,11 @@
 import { account, clock, when } from './account.js'
-import { isPending, network, retry, sendWaiting } from './acts.js'
-import { here } from './deliver.js'
-import { say, unsay } from './says.js'
-import { giveBack, letGo, offer, offered, putBack } from './typed.js'
+import { isPending, network, retry } from './acts.js'
+import { here, isDone } from './deliver.js'
+import * as pages from './pages.js'
+import { isSaid, say, unsay } from './says.js'
 import { signInHere } from './signIn.js'
+import { giveBack, letGo, offer, offered, putBack } from './typed.js'
 import * as waiting from './waiting.js'
-
-/** Pages of the day that can be opened without a network. */
-const KEPT = ['/shape', '/gather', '/weigh', '/work', '/close']
-
-export const PAGES = 'nekto-pages'
 
 let latest = null
 let timer = null
@@ -23,7 +19,7 @@ export function listenForAway() {
         navigator.serviceWorker?.ready.then((worker) => worker.sync?.register('nekto-acts')).catch(() => {}) // where the browser can, it is sent though every window be closed
     })
     document.addEventListener('nekto:sent', ({ detail }) => judge(detail))
-    document.addEventListener('nekto:all-sent', ({ detail }) => sayBack(detail.count))
+    document.addEventListener('nekto:all-sent', ({ detail }) => sayBack(detail))
     document.addEventListener('nekto:offers', sayOffers)
     document.addEventListener('nekto:shown', sayOffers) // another page may be shown in place
     document.addEventListener('nekto:answered', drawWaiting)
@@ -32,6 +28,7 @@ export function listenForAway() {
     const seen = document.documentElement.dataset.seen
     if (seen) { // the service worker drew it from what it keeps
         network.seen = Date.parse(seen)
+        location.pathname === '/share' && takeShared()
         retry()
     }
     if (account() !== '') {
@@ -42,47 +39,59 @@ export function listenForAway() {
     register()
 }
 
+/** What waits, as it is called: lines where it was caught, things where something else is among it. */
+function amount(acts) {
+    const lines = acts.flatMap((act) => textOf(act).split('\n').filter((line) => line.trim() !== ''))
+    const [count, word] = acts.every((act) => textOf(act) !== '') ? [lines.length, 'line'] : [acts.length, 'thing']
+    return { count, words: count === 1 ? `one ${word}` : `${count} ${word}s` }
+}
+
+const capital = (text) => text.charAt(0).toUpperCase() + text.slice(1)
+
 async function sayNetwork(before) {
-    const count = (await waiting.all(account())).length
+    const { count, words } = amount(await waiting.all(account()))
     document.documentElement.classList.toggle('away', network.state !== 'here')
-    const waits = count === 0 ? 'What you type is kept.' : count === 1 ? 'One line waits to be sent.' : `${count} lines wait to be sent.`
     if (network.state === 'away') {
-        say({ id: 'network', kind: 'away', lead: 'Away from the network.', text: `Last seen ${when(network.seen)}; ${waits.charAt(0).toLowerCase()}${waits.slice(1)}`, actions: [{ label: 'Try now', act: retry }] })
+        const waits = count === 0 ? 'what you type is kept' : `${words} ${count === 1 ? 'waits' : 'wait'} to be sent`
+        say({ id: 'network', kind: 'away', lead: 'Away from the network.', text: `Last seen ${when(network.seen)}; ${waits}.`, actions: [{ label: 'Try now', act: retry }] })
     } else if (network.state === 'closed') {
         say({ id: 'network', kind: 'closed', lead: `Signed out at ${clock(network.since)} on this device.`, text: 'What you type is kept until you sign in.', actions: [{ label: 'Sign in here', act: signInHere }] })
     } else {
         unsay('network')
         unsay('not-now')
-        before === 'away' && count === 0 && !document.getElementById('back') && say({ id: 'back', kind: 'back', lead: `Back since ${clock(Date.now())}.`, text: 'Nothing was lost.', isBare: true })
+        before === 'away' && count === 0 && !isSaid('back') && say({ id: 'back', kind: 'back', lead: `Back since ${clock(Date.now())}.`, text: 'Nothing was lost.', isBare: true })
     }
 }
 
-function sayBack(count) {
-    say({ id: 'back', kind: 'back', lead: `Back since ${clock(Date.now())}.`, text: `${count === 1 ? 'One line' : `${count} lines`} sent.`, isBare: true })
+function sayBack(sent) {
+    say({ id: 'back', kind: 'back', lead: `Back since ${clock(Date.now())}.`, text: `${capital(amount(sent).words)} sent.`, isBare: true })
     drawWaiting()
     document.dispatchEvent(new CustomEvent('nekto:refresh'))
 }
 
-/** What waited and was refused in the end is not lost: it is offered with the reason. */
+/** What another application shared without a network: Gather is shown as it was seen last, and the words wait in its entry. */
+function takeShared() {
+    const asked = new URLSearchParams(location.search)
+    const words = [...new Set(['title', 'text', 'url'].map((name) => asked.get(name)?.trim() ?? '').filter(Boolean))].join(' ')
+    const field = document.querySelector('#entry textarea') ?? document.getElementById('catch')
+    words !== '' && field && giveBack(field, words)
+}
+
+/** What waited, or was left over, and was refused in the end is not lost: it is offered with the reason. */
 function judge({ act, outcome }) {
-    const reason = outcome.kind === 'refused' ? 'it could not be done' : outcome.kind === 'arrived' ? refusal(outcome.text) : null
-    if (reason === null) {
+    if (isDone(outcome)) {
         document.dispatchEvent(new CustomEvent('nekto:stored', { detail: act }))
+        return
     }
-    const text = textOf(act)
-    if (reason !== null) {
-        say({ id: `late ${act.key}`, kind: 'error', lead: 'Could not be done later:', text: `“${act.words}”: ${reason}`, close: () => {} })
-        text !== '' && offer({ key: `late ${act.key}`, path: '/gather', text, label: act.words, title: '', at: act.at, account: account(), window: '' })
-    }
+    const reason = outcome.kind === 'arrived' ? refusal(outcome.text) : outcome.kind === 'refused' ? 'it could not be done' : 'Nekto could not be reached'
+    say({ id: `late ${act.key}`, kind: 'error', lead: 'Could not be done later:', text: `“${act.words}”: ${reason}`, close: () => {} })
+    textOf(act) !== '' && offer('late', textOf(act), act.at)
 }
 
 const textOf = (act) => act.fields.filter(([name]) => act.texts?.includes(name)).map(([, value]) => value).join('\n')
 
-/** In words why an answer refuses what was sent; null if it does not. */
-export function refusal(text) {
-    const page = new DOMParser().parseFromString(text, 'text/html')
-    return page.getElementById('page')?.hasAttribute('data-refused') ? page.getElementById('page').dataset.refused || page.querySelector('.error, .warning')?.textContent.trim() || 'it was refused' : null
-}
+/** In words why an answer refuses what was sent. */
+const refusal = (text) => new DOMParser().parseFromString(text, 'text/html').getElementById('page')?.dataset.refused || 'it was refused'
 
 /** Kept texts are offered where they belong; in Gather all of them, and everywhere what could not be stored. */
 function sayOffers() {
@@ -113,7 +122,7 @@ function elsewhere(entry) {
     const catching = document.getElementById('catch')
     if (catching) {
         letGo(entry)
-        giveBack(catching, entry.text.replace(/\s*\n\s*/g, ' '))
+        giveBack(catching, entry.text)
         catching.focus()
     }
 }
@@ -171,7 +180,7 @@ async function takeBack(act) {
     await waiting.remove(act.id)
     const text = textOf(act)
     const field = document.querySelector('#entry textarea') ?? document.getElementById('catch')
-    text !== '' && (field ? giveBack(field, text) : offer({ key: `back ${act.key}`, path: '/gather', text, label: act.words, title: '', at: act.at, account: account(), window: '' }))
+    text !== '' && (field ? giveBack(field, text) : offer('back', text, act.at))
     document.dispatchEvent(new CustomEvent('nekto:took-back', { detail: act }))
     sayNetwork(network.state)
     drawWaiting()
@@ -179,36 +188,22 @@ async function takeBack(act) {
 
 /** Remembers the page as it was drawn last, for when there is no network. */
 export function keepPage(text) {
-    if (account() !== '' && KEPT.includes(location.pathname) && location.search === '') {
+    if (pages.isKept(location)) {
         latest = { path: location.pathname, text }
         clearTimeout(timer)
         timer = setTimeout(writePage, 5000)
     }
 }
 
-async function writePage() {
-    const page = latest
+function writePage() {
+    latest && pages.keep(latest.path, latest.text)
     latest = null
-    if (!page || typeof caches === 'undefined') {
-        return
-    }
-    try {
-        const cache = await caches.open(PAGES)
-        await cache.put(page.path, new Response(page.text, { headers: { 'Content-Type': 'text/html; charset=utf-8', 'X-Seen': new Date().toISOString(), 'X-Account': account() } }))
-    } catch {
-        // no room: without a network there is the page before it, or none
-    }
 }
 
-/** Nobody else sees here what this account saw. */
-export async function forgetPages() {
+export function forgetPages() {
     clearTimeout(timer)
     latest = null
-    try {
-        await caches.delete(PAGES)
-    } catch {
-        // there are none
-    }
+    return pages.forget()
 }
 
 async function register() {
@@ -217,10 +212,9 @@ async function register() {
     }
     try {
         await navigator.serviceWorker.register('/sw.js')
-        navigator.serviceWorker.addEventListener('message', ({ data }) => data === 'send' && sendWaiting())
         if (account() === '') {
             location.pathname === '/sign-in' && (await here()).closed && forgetPages()
-        } else if (!navigator.serviceWorker.controller && KEPT.includes(location.pathname)) { // the first time nobody was there yet to keep this page
+        } else if (!navigator.serviceWorker.controller && pages.isKept(location)) { // the first time nobody was there yet to keep this page
             const response = await fetch(location.pathname, { credentials: 'same-origin', headers: { Accept: 'text/html', 'X-By-Itself': '1' } })
             response.ok && keepPage(await response.text())
         }

@@ -18,7 +18,6 @@ export async function signInHere() {
     dialog.append(title, document.importNode(form, true))
     document.body.append(dialog)
     const own = dialog.querySelector('form')
-    own.dataset.here = ''
     own.addEventListener('submit', async (event) => {
         event.preventDefault()
         event.stopPropagation()

@@ -5,7 +5,7 @@ import { account, nameAnew, windowName } from './account.js'
  * by anything else, and its text is kept by the browser under the field's name: it survives the page, the session and the
  * window. What it was typed into may be gone by then; then it is offered.
  *
- * A kept text: { key, path, text, label, title, at, account, window }
+ * A kept text: { key, path, text, title, at, account }
  */
 
 const PLACE = 'nekto-typed'
@@ -78,14 +78,10 @@ function mark(field) {
         changed.delete(field)
         kept.delete(key)
     } else {
-        kept.set(key, { key, path: location.pathname, text: field.value, label: labelOf(field), title: document.querySelector('h1')?.textContent.trim() ?? document.title, at: Date.now(), account: account(), window: windowName() })
+        kept.set(key, { key, path: location.pathname, text: field.value, title: document.querySelector('h1')?.textContent.trim() ?? document.title, at: Date.now(), account: account() })
     }
     clearTimeout(timer)
     timer = setTimeout(keep, REST)
-}
-
-function labelOf(field) {
-    return field.getAttribute('aria-label') ?? field.labels?.[0]?.textContent.trim() ?? field.name
 }
 
 /** What a form holds of the person's, as it is sent. Its fields stay theirs until settle(). */
@@ -127,22 +123,25 @@ export function takeOut(holding) {
 /** Text that could not be stored goes into its field again, or is offered where that is in use or gone. */
 export function giveBack(field, text) {
     if (field.isConnected && field.value === '') {
-        field.value = text
+        field.value = field.matches('textarea') ? text : text.replace(/\s*\n\s*/g, ' ')
         mark(field)
         field.dispatchEvent(new Event('input', { bubbles: true }))
         return true
     }
-    offer({ key: `given ${Date.now()} ${Math.random()}`, path: location.pathname, text, label: labelOf(field), title: '', at: Date.now(), account: account(), window: windowName() })
+    offer('given', text, Date.now())
     return false
 }
 
-export function offer(entry) {
-    if (!offers.some(({ key, text }) => key === entry.key && text === entry.text)) {
-        offers.push(entry)
-        kept.set(entry.key, entry)
-        keep()
-        document.dispatchEvent(new CustomEvent('nekto:offers'))
-    }
+/** A text whose field is not to be had: offered on every page. */
+export function offer(why, text, at) {
+    lay({ key: `${why} ${at} ${Math.random()}`, path: location.pathname, text, title: '', at, account: account() })
+}
+
+function lay(entry) {
+    offers.push(entry)
+    kept.set(entry.key, entry)
+    keep()
+    document.dispatchEvent(new CustomEvent('nekto:offers'))
 }
 
 export function letGo(entry) {
@@ -185,8 +184,8 @@ export function followFields() {
         if (other && entry && other.value !== entry.text) {
             other.value = entry.text
             changed.set(other, key)
-        } else if (!other && entry) {
-            offer(entry)
+        } else if (!other && entry && !offers.includes(entry)) {
+            lay(entry)
         }
     }
 }
@@ -229,6 +228,8 @@ function load() {
             offers.push(entry)
         }
     }
+    const given = document.querySelector('[data-given]') // shared by another application: as good as typed
+    given && isOwn(given) && mark(given)
     claimName().then(adopt)
 }
 

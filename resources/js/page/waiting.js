@@ -4,7 +4,8 @@ import { openDB } from 'idb'
  * What the person did and the server has not confirmed, in the order it was done, in the browser's own database: it
  * outlives the page, the window and the network. Where the browser keeps nothing it lasts as long as the page.
  *
- * An act: { key, account, at, address, fields: [[name, value]], words, kind, late: null | { address, fields } }
+ * An act: { key, account, at, address, fields: [[name, value]], words, texts: names of what was typed, waits,
+ * late: null | { address, fields } }
  */
 
 const DAYS = 14
@@ -87,7 +88,10 @@ export async function remove(id) {
 /** Takes over what a window had noted that was closed before the database had it. With its key it arrives once all the same. */
 async function adopt() {
     for (const act of jotted()) {
-        if ((await inStore('readwrite', (store) => store.add(act))) !== undefined) {
+        own.add(act.key)
+        if ((await inStore('readwrite', (store) => store.add(act))) === undefined) {
+            memory.push({ ...act, id: `page-${++number}` }) // the note stays until it has arrived
+        } else {
             strike(act.key)
         }
     }
@@ -115,7 +119,7 @@ function strike(key) {
 function jotted() {
     try {
         const others = Object.keys(notes() ?? {}).filter((place) => place.startsWith(NOTE) && !own.has(place.slice(NOTE.length)))
-        return others.map((place) => JSON.parse(notes().getItem(place))).filter((act) => act !== null && Date.now() - act.at > AGE)
+        return others.map((place) => JSON.parse(notes().getItem(place))).filter((act) => act !== null && Math.abs(Date.now() - act.at) > AGE) // a clock may have been set back
     } catch {
         return []
     }

@@ -35,7 +35,7 @@
                     <a href="/search" data-page-key="n" @if ($at === 'search') aria-current="page" @endif>Search</a>
                     <a href="/meetings" @if ($at === 'meetings') aria-current="page" @endif>Meetings</a>
                 </nav>
-                <form class="catch" method="post" action="/gather" data-clear data-waits x-data="entry" x-ref="form">
+                <form class="catch" method="post" action="/gather" data-clear x-data="entry" x-ref="form">
                     @csrf
                     <input id="catch" name="lines" x-ref="text" x-on:input="typed" aria-label="Catch a thought" placeholder="Catch a thought" autocomplete="off" maxlength="2000">
                     <input type="hidden" name="refused" x-ref="refused">

@@ -6,10 +6,10 @@
     </div>
     <section aria-labelledby="entry-title" x-data="entry">
         <div class="section-head section-over"><h2 id="entry-title" x-ref="heading">New lines</h2><span class="soft" x-text="summary"></span></div>
-        <form method="post" action="/gather" id="entry" x-ref="form" data-clear data-waits>
+        <form method="post" action="/gather" id="entry" x-ref="form" data-clear>
             @csrf
             <div class="entry">
-                <textarea name="lines" x-ref="text" aria-label="New lines" placeholder="Draft the wall text for room 2 for 90 min by friday" rows="2" spellcheck="true"
+                <textarea name="lines" x-ref="text" aria-label="New lines" placeholder="Draft the wall text for room 2 for 90 min by friday" rows="2" spellcheck="true" @isset($shared) data-given @endisset
                     x-on:input="typed" x-on:keydown="key" @error('lines') aria-invalid="true" aria-describedby="lines-error" @enderror>{{ old('lines', $shared ?? '') }}</textarea>
                 <div class="glosses" data-own x-ref="glosses" aria-live="polite"></div>
             </div>

@@ -103,7 +103,7 @@
                 @else<form method="post" action="/plan/end-day">@csrf<button class="button">Clear it: the day ends now</button></form><span class="soft">everything left, anchored too, is laid out elsewhere; undo brings it back</span>@endif
             </div></section>
         <section aria-labelledby="catch-title"><div class="section-head"><h2 id="catch-title">Catch</h2><span class="soft">goes to Gather, the clock runs on</span></div>
-            <form method="post" action="/gather" id="work-catch" class="pair" data-clear data-waits>@csrf<textarea class="field" name="lines" rows="1" aria-label="Catch a thought without leaving" placeholder="ask Wim whether case 4 can take the long label"></textarea><button class="button">Keep</button></form></section>
+            <form method="post" action="/gather" id="work-catch" class="pair" data-clear>@csrf<textarea class="field" name="lines" rows="1" aria-label="Catch a thought without leaving" placeholder="ask Wim whether case 4 can take the long label"></textarea><button class="button">Keep</button></form></section>
     </div>
     <div>
         @if ($task && ! $meeting)
