@@ -68,6 +68,40 @@ test.describe('without a network', () => {
         await context.setOffline(false)
     })
 
+    test('what was sent on the way out and never arrived is said, and its text is offered, not taken for stored', async ({ page }) => {
+        await page.goto('/tasks/1')
+        await page.locator('[name=note]').fill('sent into the void')
+        await page.route('**/tasks/1', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()))
+        await page.locator('form', { has: page.locator('[name=note]') }).getByRole('button', { name: 'Save' }).first().click()
+        await page.goto('/shape')
+        await expect(page.locator('.say[data-kind=error]')).toContainText('could not be reached')
+        await page.waitForTimeout(1200) // nobody expects it any more
+        await page.goto('/tasks/1')
+        await expect(page.locator('#typed')).toContainText('sent into the void')
+        await page.unroute('**/tasks/1')
+        await page.locator('#typed').getByRole('button', { name: 'Put it back' }).click()
+        await expect(page.locator('[name=note]')).toHaveValue('sent into the void')
+    })
+
+    test('whatever leaves its field at once waits: steps of a task too; and what waits is called by its name', async ({ page, context }) => {
+        await page.goto('/tasks/3')
+        await context.setOffline(true)
+        await page.locator('form[action$="/subtasks"] [name=lines]').fill('Measure the plinths 20 min\nPhotograph them')
+        await page.locator('form[action$="/subtasks"]').getByRole('button', { name: 'Add' }).click()
+        await expect(network(page)).toContainText('2 lines wait to be sent')
+        await context.setOffline(false)
+        await expect.poll(() => page.locator('.subtasks input').evaluateAll((all) => all.map((one) => one.value))).toContain('Photograph them')
+        expect(number("select count(*) from subtasks where title = 'Photograph them'")).toBe(1)
+        await page.goto('/gather')
+        await context.setOffline(true)
+        await page.locator('[id^=item-] [data-row]').first().focus()
+        await page.keyboard.press('w')
+        await caught(page, 'and a thought')
+        await expect(network(page)).toContainText('2 things wait to be sent')
+        await context.setOffline(false)
+        await expect(page.locator('#back')).toContainText('2 things sent.')
+    })
+
     test('a window that is closed meanwhile has lost nothing', async ({ page, context }) => {
         await context.setOffline(true)
         await caught(page, 'Kept in a closed window')
@@ -206,6 +240,20 @@ test.describe('installed', () => {
         await context.setOffline(false)
         await page.goto('/gather')
         await expect.poll(() => count('Caught on the train')).toBe(1)
+    })
+
+    test('takes what is shared without a network too', async ({ page, context }) => {
+        await page.waitForFunction(async () => (await navigator.serviceWorker.ready).active?.state === 'activated')
+        await page.goto('/gather')
+        await page.waitForFunction(async () => (await (await caches.open('nekto-pages')).match('/gather')) !== undefined)
+        await context.setOffline(true)
+        await page.goto('/share?title=Canal+survey&url=https%3A%2F%2Fexample.org%2Fscans')
+        await expect(page.locator('#entry textarea')).toHaveValue('Canal survey https://example.org/scans')
+        await page.locator('#entry textarea').press('Control+Enter')
+        await expect(network(page)).toContainText('one line waits')
+        await context.setOffline(false)
+        await page.goto('/gather')
+        await expect.poll(() => count('Canal survey')).toBe(1)
     })
 
     test('nobody sees the last day of who has signed out', async ({ page, context }) => {

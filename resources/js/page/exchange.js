@@ -1,6 +1,6 @@
 import { Idiomorph } from 'idiomorph'
 import { readClock, setToken, token } from './account.js'
-import { inTurn, isPending, note } from './acts.js'
+import { inTurn, isPending, note, settled } from './acts.js'
 import { isDown } from './deliver.js'
 import { keepPage } from './offline.js'
 import { hear, say } from './says.js'
@@ -164,7 +164,7 @@ export function listenForPages() {
 
     document.addEventListener('nekto:sent', ({ detail }) => settleRow(detail.act.key))
     document.addEventListener('nekto:took-back', ({ detail }) => comeBack(detail.key))
-    document.addEventListener('nekto:refresh', refresh)
+    document.addEventListener('nekto:refresh', () => settled().then(refresh)) // asked for within a turn, as a rule
 }
 
 /** What the page offers to take next has the focus once it is new: Enter takes it. */

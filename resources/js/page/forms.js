@@ -2,7 +2,7 @@ import { chime } from '../sound.js'
 import { account } from './account.js'
 import { isPending, perform, settled } from './acts.js'
 import { isDone as wasDone } from './deliver.js'
-import { begin, comeBack, leave, refresh, settleRow, show, visit } from './exchange.js'
+import { begin, comeBack, leave, settleRow, show, visit } from './exchange.js'
 import { forgetPages } from './offline.js'
 import { say } from './says.js'
 import { giveBack, held, settle, takeOut } from './typed.js'
@@ -61,7 +61,7 @@ function tell(came, form = null) {
     if (came.kind === 'arrived') {
         show(came.response, came.text, form)
     } else if (came.kind === 'elsewhere') {
-        refresh()
+        document.dispatchEvent(new CustomEvent('nekto:refresh'))
     } else if (came.kind !== 'waits') {
         say({ id: 'said', kind: 'error', isAlert: true, text: NOT_NOW[came.kind] ?? (came.status === 413 ? 'That is more than can be sent at once. It stays where you typed it.' : 'That could not be done. Nothing was lost; load the page again and repeat it.') })
     }

@@ -65,6 +65,10 @@ export function hear(drawn) {
 
 export function say(line) {
     const before = lines.get(line.id)
+    if (before?.kind === line.kind && before.lead === line.lead && before.text === line.text && before.left > 0) {
+        before.left = STAYS // said again: whoever has the focus on it keeps it
+        return
+    }
     lines.set(line.id, { ...line, left: STAYS, at: before?.at ?? ++number, node: element(line) })
     draw()
 }

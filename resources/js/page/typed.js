@@ -145,7 +145,7 @@ function lay(entry) {
 }
 
 export function letGo(entry) {
-    offers = offers.filter((one) => one !== entry)
+    offers = offers.filter(({ key }) => key !== entry.key)
     kept.delete(entry.key)
     keep()
     document.dispatchEvent(new CustomEvent('nekto:offers'))
@@ -159,7 +159,7 @@ export function putBack(entry) {
     }
     field.closest('details')?.setAttribute('open', '')
     field.value = entry.text
-    offers = offers.filter((one) => one !== entry)
+    offers = offers.filter(({ key }) => key !== entry.key)
     mark(field)
     field.dispatchEvent(new Event('input', { bubbles: true }))
     field.focus()
