@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AreaController;
 use App\Http\Controllers\AttachmentController;
 use App\Http\Controllers\BlockController;
@@ -11,6 +12,8 @@ use App\Http\Controllers\DayListController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\GatherController;
 use App\Http\Controllers\HoursController;
+use App\Http\Controllers\LeaveController;
+use App\Http\Controllers\LostPasswordController;
 use App\Http\Controllers\MeetingController;
 use App\Http\Controllers\MessageController;
 use App\Http\Controllers\OccurrenceController;
@@ -19,6 +22,7 @@ use App\Http\Controllers\PlanController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\PulseController;
 use App\Http\Controllers\ReserveController;
+use App\Http\Controllers\SecondFactorController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SettingsController;
 use App\Http\Controllers\ShapeController;
@@ -49,20 +53,45 @@ Route::middleware('guest')->group(function (): void {
     Route::post('/sign-in', [SessionController::class, 'store'])->name('sign-in.store')->middleware('throttle:sign-in');
     Route::get('/sign-up', [SignUpController::class, 'create'])->name('sign-up.create');
     Route::post('/sign-up', [SignUpController::class, 'store'])->name('sign-up.store')->middleware('throttle:sign-up');
+    Route::get('/sign-in/code', [SecondFactorController::class, 'ask'])->name('second.ask');
+    Route::post('/sign-in/code', [SecondFactorController::class, 'pass'])->name('second.pass')->middleware('throttle:second');
+    Route::get('/forgotten', [LostPasswordController::class, 'show'])->name('forgotten');
+    Route::post('/forgotten', [LostPasswordController::class, 'send'])->name('forgotten.send')->middleware('throttle:forgotten');
+    Route::get('/forgotten/new', [LostPasswordController::class, 'create'])->name('forgotten.new');
+    Route::post('/forgotten/new', [LostPasswordController::class, 'store'])->name('forgotten.store')->middleware('throttle:password');
+    Route::get('/forgotten/{letter}', [LostPasswordController::class, 'open'])->name('forgotten.open')->middleware('throttle:password');
 });
+Route::get('/address/{letter}', [LostPasswordController::class, 'address'])->name('address.confirm')->middleware('throttle:password');
 
-Route::middleware('throttle:capture')->group(function (): void {
-    Route::get('/capture', [CaptureController::class, 'show'])->name('capture.show');
-    Route::post('/capture', [CaptureController::class, 'store'])->name('capture.store');
-});
+Route::post('/capture', [CaptureController::class, 'store'])->name('capture.store')->middleware('throttle:capture');
 
 Route::get('/pulse', PulseController::class)->name('pulse')->middleware('known')
     ->withoutMiddleware([AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class, SubstituteBindings::class]);
 
-Route::middleware(['auth', 'mend', 'once'])->group(function (): void {
+Route::middleware(['auth', 'still', 'given'])->group(function (): void {
+    Route::get('/account', [AccountController::class, 'show'])->name('account');
+    Route::put('/account/idle', [AccountController::class, 'idle'])->name('account.idle');
+    Route::delete('/account/sign-ins', [AccountController::class, 'endOthers'])->name('account.sign-ins.end');
+    Route::delete('/account/sign-ins/{signIn}', [AccountController::class, 'endOne'])->name('account.sign-in.end');
+    Route::post('/account/second/confirm', [SecondFactorController::class, 'confirm'])->name('second.confirm')->middleware('throttle:second');
+    Route::get('/account/leaving', [LeaveController::class, 'show'])->name('leave.show');
+    Route::post('/account/leaving', [LeaveController::class, 'takeBack'])->name('leave.take-back');
+    Route::middleware('throttle:password')->group(function (): void {
+        Route::put('/account/password', [AccountController::class, 'password'])->name('account.password');
+        Route::put('/account/address', [AccountController::class, 'address'])->name('account.address');
+        Route::post('/account/second', [SecondFactorController::class, 'offer'])->name('second.offer');
+        Route::post('/account/second/recovery', [SecondFactorController::class, 'renew'])->name('second.renew');
+        Route::delete('/account/second', [SecondFactorController::class, 'end'])->name('second.end');
+        Route::delete('/account', [LeaveController::class, 'ask'])->name('leave.ask');
+    });
+});
+
+Route::middleware(['auth', 'still', 'given', 'mend', 'once'])->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
 
     Route::get('/gather', [GatherController::class, 'index'])->name('gather.index');
+    Route::get('/capture', [CaptureController::class, 'show'])->name('capture.show');
+    Route::post('/capture/page', [CaptureController::class, 'keep'])->name('capture.keep');
     Route::get('/share', [GatherController::class, 'share'])->name('gather.share');
     Route::post('/gather', [GatherController::class, 'store'])->name('gather.store');
     Route::post('/gather/understand', [GatherController::class, 'understand'])->name('gather.understand')->middleware('aside');
@@ -189,7 +218,6 @@ Route::middleware(['auth', 'mend', 'once'])->group(function (): void {
     Route::post('/occurrences/{occurrence}/note', [OccurrenceController::class, 'note'])->name('occurrences.note');
     Route::post('/occurrences/{occurrence}/decided', [OccurrenceController::class, 'decided'])->name('occurrences.decided');
     Route::post('/occurrences/{occurrence}/task', [MeetingController::class, 'task'])->name('occurrences.task');
-    Route::post('/meetings/imports/{import}/step', [MeetingController::class, 'step'])->name('imports.step');
 
     Route::post('/settings/areas', [AreaController::class, 'store'])->name('areas.store');
     Route::patch('/settings/areas/{area}', [AreaController::class, 'update'])->name('areas.update');

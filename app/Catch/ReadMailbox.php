@@ -4,23 +4,18 @@ declare(strict_types=1);
 
 namespace App\Catch;
 
-use App\Files\KeepFile;
 use App\Files\UnreadableFile;
+use App\Intake\Intakes;
 use App\Mail\MailReader;
-use App\Mail\ReadMail;
-use App\Models\Message;
 use App\Models\User;
-use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 
 /**
- * Takes messages out of a person's mail folder, a stand-in for a mailbox: any .eml or mbox dropped there arrives, once.
+ * Takes what lies in a person's mail folder, a stand-in for a mailbox: any .eml or mbox dropped there is handed to the queue,
+ * once, and laid aside.
  */
 final readonly class ReadMailbox
 {
-    private const MOST_BYTES = 25_000_000;
-
-    public function __construct(private KeepFile $files) {}
+    public const MOST_BYTES = 25_000_000;
 
     /** Where a person's mail arrives. */
     public static function folder(User $user): string
@@ -28,58 +23,45 @@ final readonly class ReadMailbox
         return storage_path("app/mailbox/{$user->id}");
     }
 
-    /** @return list<string> names of files that could not be read, with why */
-    public function __invoke(User $user, CarbonImmutable $now): array
+    /** What has come for anybody. */
+    public static function handOver(): void
+    {
+        foreach (glob(storage_path('app/mailbox/*/*.{eml,mbox}'), GLOB_BRACE) ?: [] as $path) {
+            $owners[basename(dirname($path))] = true;
+        }
+        foreach (array_keys($owners ?? []) as $id) {
+            $user = User::query()->whereNull('leaves_at')->find($id);
+            $user === null || self::of($user);
+        }
+    }
+
+    /** @return list<string> names of files that are no mail, with why */
+    public static function of(User $user): array
     {
         $faults = [];
         foreach (glob(self::folder($user).'/*.{eml,mbox}', GLOB_BRACE) ?: [] as $path) {
+            if (Intakes::isFull($user)) {
+                break; // the others' turn comes
+            }
+            $to = 'read';
             try {
-                filesize($path) <= self::MOST_BYTES || throw new UnreadableFile(__('files.too_large'));
-                $this->take($user, (string) file_get_contents($path), $now);
-                @mkdir(dirname($path).'/read');
-                rename($path, dirname($path).'/read/'.basename($path));
+                self::begin($user, basename($path), (string) file_get_contents($path, length: self::MOST_BYTES + 1));
             } catch (UnreadableFile $fault) {
                 $faults[] = basename($path).': '.$fault->getMessage();
-                @mkdir(dirname($path).'/unreadable');
-                rename($path, dirname($path).'/unreadable/'.basename($path));
+                $to = 'unreadable';
             }
+            @mkdir(dirname($path)."/{$to}");
+            rename($path, dirname($path)."/{$to}/".basename($path));
         }
 
         return $faults;
     }
 
-    /**
-     * @return int messages that are new
-     *
-     * @throws UnreadableFile
-     */
-    public function take(User $user, string $bytes, CarbonImmutable $now): int
+    /** @throws UnreadableFile if it is no mail, or too large */
+    public static function begin(User $user, string $name, string $bytes): void
     {
-        $mails = (new MailReader($now))->read($bytes);
-
-        return DB::transaction(function () use ($user, $mails): int {
-            $new = 0;
-            foreach ($mails as $mail) {
-                if ($user->messages()->where('message_id', $mail->messageId)->doesntExist()) {
-                    $this->store($user, $mail);
-                    $new++;
-                }
-            }
-
-            return $new;
-        });
-    }
-
-    private function store(User $user, ReadMail $mail): Message
-    {
-        $message = $user->messages()->create([
-            'message_id' => $mail->messageId, 'from_name' => $mail->fromName, 'from_address' => $mail->fromAddress,
-            'subject' => $mail->subject, 'body' => $mail->body, 'received_at' => $mail->receivedAt,
-        ]);
-        foreach ($mail->files as $file) {
-            ($this->files)($user, $file['content'], $file['name'], messageId: $message->id);
-        }
-
-        return $message;
+        strlen($bytes) <= self::MOST_BYTES || throw new UnreadableFile(__('mail.too_large', ['megabytes' => intdiv(self::MOST_BYTES, 1_000_000)]));
+        MailReader::check($bytes);
+        Intakes::begin($user, 'mail', mb_scrub($name), $bytes);
     }
 }

@@ -35,30 +35,52 @@ final readonly class CsvReader
 
     public function __construct(private User $user, private CarbonImmutable $now) {}
 
-    /** @param  list<string>|null  $columns  what each column holds ("" for nothing); guessed if null */
-    public function read(string $text, ?array $columns = null): ReadTasks
+    /**
+     * @param  list<string>|null  $columns  what each column holds ("" for nothing); guessed if null
+     * @return array{list<string>, list<string>} the headings, and what each column is taken to hold
+     */
+    public static function columns(string $text, ?array $columns): array
     {
-        [$rows, $lines] = self::rows($text);
-        $header = array_map(trim(...), array_shift($rows) ?? []);
-        $first = array_shift($lines) ?? 1;
-        $columns ??= self::guess($header);
-        if (! in_array('title', $columns, true)) {
-            return new ReadTasks([], [['line' => $first, 'what' => __('files.no_title_column')]], $header, $columns);
+        foreach (self::rows($text) as [, $cells]) {
+            $header = array_map(trim(...), $cells);
+
+            return [$header, $columns ?? self::guess($header)];
         }
+
+        return [[], $columns ?? []];
+    }
+
+    /**
+     * @param  list<string>|null  $columns  as for columns()
+     * @return \Generator<Draft|Problem>
+     */
+    public function read(string $text, ?array $columns = null): \Generator
+    {
+        $columns = self::columns($text, $columns)[1];
         $keys = new Keys(Format::Csv);
-        $drafts = $problems = [];
-        foreach ($rows as $i => $cells) {
+        $isFirst = true;
+        foreach (self::rows($text) as [$line, $cells]) {
+            if ($isFirst) {
+                $isFirst = false;
+                if (! in_array('title', $columns, true)) {
+                    yield new Problem($line, __('files.no_title_column'));
+
+                    return;
+                }
+
+                continue;
+            }
             if (implode('', array_map(trim(...), $cells)) === '') {
                 continue;
             }
-            [$draft, $wrong] = $this->draft($lines[$i] ?? 0, self::facts($columns, $cells), $keys);
-            $draft === null || $drafts[] = $draft;
+            [$draft, $wrong] = $this->draft($line, self::facts($columns, $cells), $keys);
+            if ($draft !== null) {
+                yield $draft;
+            }
             foreach ($wrong as $what) {
-                $problems[] = ['line' => $lines[$i] ?? 0, 'what' => $what];
+                yield new Problem($line, $what);
             }
         }
-
-        return new ReadTasks($drafts, $problems, $header, $columns);
     }
 
     /**
@@ -163,26 +185,25 @@ final readonly class CsvReader
         return $taken;
     }
 
-    /** @return array{list<list<string>>, list<int>} cells, and in which line of the file each row begins */
-    private static function rows(string $text): array
+    /** @return \Generator<array{int, list<string>}> in which line of the file each row begins, and its cells */
+    private static function rows(string $text): \Generator
     {
-        $first = strtok($text, "\r\n") ?: '';
+        $first = substr($text, 0, strcspn($text, "\r\n"));
         $counts = array_map(static fn (string $mark): int => substr_count($first, $mark), [',' => ',', ';' => ';', "\t" => "\t", '|' => '|']);
         arsort($counts);
         $mark = (string) array_key_first($counts);
         $stream = fopen('php://temp', 'r+b') ?: throw new \RuntimeException('No memory for a table.');
-        fwrite($stream, (string) preg_replace('/\r\n?/', "\n", $text));
-        rewind($stream);
-        $rows = $lines = [];
-        $line = 1;
-        while (($cells = fgetcsv($stream, null, $mark, '"', '')) !== false) {
-            $cells = array_map(static fn (?string $cell): string => (string) $cell, $cells);
-            $rows[] = $cells;
-            $lines[] = $line;
-            $line += 1 + array_sum(array_map(static fn (string $cell): int => substr_count($cell, "\n"), $cells));
+        try {
+            fwrite($stream, (string) preg_replace('/\r\n?/', "\n", $text));
+            rewind($stream);
+            $line = 1;
+            while (($cells = fgetcsv($stream, null, $mark, '"', '')) !== false) {
+                $cells = array_map(static fn (?string $cell): string => (string) $cell, $cells);
+                yield [$line, $cells];
+                $line += 1 + array_sum(array_map(static fn (string $cell): int => substr_count($cell, "\n"), $cells));
+            }
+        } finally {
+            fclose($stream);
         }
-        fclose($stream);
-
-        return [$rows, $lines];
     }
 }

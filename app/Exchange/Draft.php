@@ -37,4 +37,25 @@ final readonly class Draft
         public ?string $rule = null,
         public ?CarbonImmutable $caughtAt = null,
     ) {}
+
+    /** @return array<string, mixed> as JSON can hold it */
+    public function asJson(): array
+    {
+        return array_filter(array_map(static fn (mixed $value): mixed => match (true) {
+            $value instanceof Importance => $value->value,
+            $value instanceof CarbonImmutable => $value->toIso8601String(),
+            default => $value,
+        }, get_object_vars($this)), static fn (mixed $value): bool => $value !== null && $value !== [] && $value !== false);
+    }
+
+    /** @param  array<string, mixed>  $json  of asJson */
+    public static function fromJson(array $json): self
+    {
+        foreach (['dueAt', 'start', 'caughtAt'] as $moment) {
+            isset($json[$moment]) && $json[$moment] = CarbonImmutable::parse($json[$moment])->utc();
+        }
+        isset($json['importance']) && $json['importance'] = Importance::from($json['importance']);
+
+        return new self(...$json);
+    }
 }

@@ -16,31 +16,36 @@ final readonly class MarkdownReader
 {
     public function __construct(private User $user, private CarbonImmutable $now) {}
 
-    public function read(string $text): ReadTasks
+    /** @return \Generator<Draft|Problem> what cannot be read first within each part under a heading */
+    public function read(string $text): \Generator
     {
         $caught = new CaughtLine($this->user, $this->now);
         $keys = new Keys(Format::Markdown);
-        $drafts = $problems = [];
         $project = null;
-        $lists = [];
-        foreach (preg_split('/\R/u', $text) ?: [] as $i => $row) {
+        $rows = [];
+        foreach (Lines::of($text) as $i => $row) {
             if (preg_match('/^#{1,6}\s+(.+?)\s*#*$/u', $row, $heading) === 1) {
-                $project = mb_substr(trim($heading[1]), 0, 200);
+                yield from $this->part($rows, $project, $caught, $keys);
+                [$project, $rows] = [mb_substr(trim($heading[1]), 0, 200), []];
             } elseif (preg_match('/^\s*(?:[-*+]|\d{1,3}[.)])\s+\S/u', $row) === 1) {
-                $lists[(string) $project][$i + 1] = $row;
+                $rows[$i + 1] = $row;
             } elseif (trim($row) !== '' && preg_match('/^\s*(?:---+|\*\*\*+|===+)\s*$/', $row) !== 1) {
-                $problems[] = ['line' => $i + 1, 'what' => __('files.no_list_item', ['words' => mb_substr(trim($row), 0, 60)])];
+                yield new Problem($i + 1, __('files.no_list_item', ['words' => mb_substr(trim($row), 0, 60)]));
             }
         }
-        foreach ($lists as $name => $rows) {
-            $numbers = array_keys($rows);
-            foreach (Outline::of(implode("\n", $rows)) as $item) {
-                $drafts[] = $this->draft($item, $numbers[$item->line - 1] ?? $item->line, $name === '' ? null : (string) $name, $caught, $keys);
-            }
-        }
-        usort($drafts, static fn (Draft $a, Draft $b): int => $a->line <=> $b->line);
+        yield from $this->part($rows, $project, $caught, $keys);
+    }
 
-        return new ReadTasks($drafts, $problems);
+    /**
+     * @param  array<int, string>  $rows  by their line in the file
+     * @return \Generator<Draft>
+     */
+    private function part(array $rows, ?string $project, CaughtLine $caught, Keys $keys): \Generator
+    {
+        $numbers = array_keys($rows);
+        foreach (Outline::of(implode("\n", $rows)) as $item) {
+            yield $this->draft($item, $numbers[$item->line - 1] ?? $item->line, $project, $caught, $keys);
+        }
     }
 
     private function draft(OutlineItem $item, int $line, ?string $project, CaughtLine $caught, Keys $keys): Draft

@@ -4,27 +4,62 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Files\PlainText;
 use App\Files\UnreadableFile;
+use App\ICalendar\CalendarSplitter;
 use App\Mail\MailReader;
 use App\Mail\ReadMail;
-use App\Models\FilePreview;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 
-/** Reads a file that waits to be taken, by its format. */
+/** Reads a file by its format. */
 final readonly class ReadFile
 {
+    /** Bytes up to which plain lists are read at once, without the queue: a fraction of a second. */
+    private const AT_ONCE = 200_000;
+
     public function __construct(private User $user, private CarbonImmutable $now) {}
 
-    /** @throws UnreadableFile */
-    public function __invoke(FilePreview $preview): ReadTasks
+    /**
+     * Whether it can be a file of this format at all, seen at its beginning.
+     *
+     * @throws UnreadableFile
+     */
+    public static function check(Format $format, string $bytes): void
     {
-        return match (Format::from($preview->format)) {
-            Format::TodoTxt => (new TodoTxtReader($this->user, $this->now))->read($preview->content),
-            Format::Csv => (new CsvReader($this->user, $this->now))->read($preview->content, $preview->columns),
-            Format::Markdown => (new MarkdownReader($this->user, $this->now))->read($preview->content),
-            Format::ICalendar => (new TodoReader($this->user))->read($preview->content),
-            Format::Mail => new ReadTasks(array_map(self::draft(...), (new MailReader($this->now))->read((string) base64_decode($preview->content))), []),
+        match ($format) {
+            Format::Mail => MailReader::check($bytes),
+            Format::ICalendar => CalendarSplitter::isCalendar(PlainText::of($bytes)) || throw new UnreadableFile(__('files.no_calendar')),
+            default => PlainText::of($bytes),
+        };
+    }
+
+    public static function isQuick(Format $format, string $bytes): bool
+    {
+        return strlen($bytes) <= self::AT_ONCE && in_array($format, [Format::TodoTxt, Format::Csv, Format::Markdown], true);
+    }
+
+    /**
+     * @param  list<string>|null  $columns  of a table: what each holds
+     * @return \Generator<Draft|Problem>
+     *
+     * @throws UnreadableFile
+     */
+    public function __invoke(Format $format, string $bytes, ?array $columns = null): \Generator
+    {
+        if ($format === Format::Mail) {
+            foreach ((new MailReader($this->now))->read($bytes) as $mail) {
+                yield self::draft($mail);
+            }
+
+            return;
+        }
+        $text = PlainText::of($bytes);
+        yield from match ($format) {
+            Format::TodoTxt => (new TodoTxtReader($this->user, $this->now))->read($text),
+            Format::Csv => (new CsvReader($this->user, $this->now))->read($text, $columns),
+            Format::Markdown => (new MarkdownReader($this->user, $this->now))->read($text),
+            Format::ICalendar => (new TodoReader($this->user))->read($text),
         };
     }
 

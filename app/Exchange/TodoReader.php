@@ -22,28 +22,45 @@ final readonly class TodoReader
 {
     public function __construct(private User $user) {}
 
-    /** @throws UnreadableFile */
-    public function read(string $text): ReadTasks
+    /**
+     * @return \Generator<Draft|Problem>
+     *
+     * @throws UnreadableFile
+     */
+    public function read(string $text): \Generator
     {
         try {
             ['components' => $todos, 'problems' => $problems] = (new CalendarSplitter(new \DateTimeZone($this->user->zone), 'VTODO'))->split($text);
         } catch (UnreadableCalendar) {
             throw new UnreadableFile(__('files.no_calendar'));
         }
-        $drafts = [];
+        yield from self::problems($problems);
         foreach ($todos as $todo) {
+            $problems = [];
             try {
                 foreach (Parsed::calendar($todo->text, forgiving: true)->select('VTODO') as $one) {
-                    $one instanceof VTodo && $drafts[] = Parsed::quietly(function () use ($one, $todo, &$problems): Draft {
-                        return $this->draft($one, $todo->line, $problems);
-                    });
+                    if ($one instanceof VTodo) {
+                        yield Parsed::quietly(function () use ($one, $todo, &$problems): Draft {
+                            return $this->draft($one, $todo->line, $problems);
+                        });
+                    }
                 }
             } catch (ParseException $error) {
                 $problems[] = ['line' => $todo->line, 'what' => __('files.no_todo', ['why' => mb_substr($error->getMessage(), 0, 120)])];
             }
+            yield from self::problems($problems);
         }
+    }
 
-        return new ReadTasks($drafts, $problems);
+    /**
+     * @param  list<array{line: int, what: string}>  $problems
+     * @return \Generator<Problem>
+     */
+    private static function problems(array $problems): \Generator
+    {
+        foreach ($problems as $problem) {
+            yield new Problem($problem['line'], $problem['what']);
+        }
     }
 
     /** @param  list<array{line: int, what: string}>  $problems */

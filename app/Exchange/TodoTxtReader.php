@@ -21,13 +21,13 @@ final readonly class TodoTxtReader
 
     public function __construct(private User $user, private CarbonImmutable $now) {}
 
-    public function read(string $text): ReadTasks
+    /** @return \Generator<Draft|Problem> */
+    public function read(string $text): \Generator
     {
         $local = $this->user->local($this->now);
         $parser = new LineParser(LocalDay::of(1971, 1, 1), 60 * $local->hour + $local->minute); // dates of the past are dates too
         $keys = new Keys(Format::TodoTxt);
-        $drafts = $problems = [];
-        foreach (preg_split('/\R/u', $text) ?: [] as $i => $row) {
+        foreach (Lines::of($text) as $i => $row) {
             $row = trim($row);
             if ($row === '') {
                 continue;
@@ -38,14 +38,14 @@ final readonly class TodoTxtReader
             $caught = end($dates);
             foreach ($line->parts as $one) {
                 if ($one->problem !== null) {
-                    $problems[] = ['line' => $i + 1, 'what' => __('files.word_not_read', ['words' => mb_substr($line->text, $one->start, $one->length)])];
+                    yield new Problem($i + 1, __('files.word_not_read', ['words' => mb_substr($line->text, $one->start, $one->length)]));
                 }
             }
             $due = $line->due();
             $dueAt = self::moment($due, $this->user->zone);
             $start = $line->start();
             $priority = $part['priority'] ?? '';
-            $drafts[] = new Draft(
+            yield new Draft(
                 line: $i + 1,
                 key: $keys->of($line->title, (string) $line->name(Kind::Project), $caught === false ? '' : $caught),
                 title: $line->title,
@@ -62,8 +62,6 @@ final readonly class TodoTxtReader
                 caughtAt: $caught === false ? null : CarbonImmutable::createFromFormat('Y-m-d H:i', "{$caught} 12:00", $this->user->zone)?->utc(),
             );
         }
-
-        return new ReadTasks($drafts, $problems);
     }
 
     private static function moment(?When $when, string $zone): ?CarbonImmutable

@@ -22,19 +22,54 @@ final class KeepFile
 
     private const PREFIXES = ['application/vnd.openxmlformats-officedocument.', 'application/vnd.oasis.opendocument.', 'text/x-'];
 
-    /** Null if files of its kind are not kept. */
-    public function __invoke(User $user, string $content, string $name, ?int $taskId = null, ?int $messageId = null): ?Attachment
-    {
-        $type = (string) (new \finfo(FILEINFO_MIME_TYPE))->buffer($content);
-        if (strlen($content) > self::MOST_BYTES || ! self::isKept($type)) {
-            return null;
-        }
-        $path = "files/{$user->id}/".Str::random(40);
-        Storage::put($path, $content);
+    /** It is of no kind that is kept, or too large. */
+    public const NO_KIND = 'kind';
 
-        return $user->attachments()->create([
-            'task_id' => $taskId, 'message_id' => $messageId, 'name' => self::clean($name), 'path' => $path, 'type' => $type, 'size' => strlen($content),
-        ]);
+    /** The account's files have no room for it. */
+    public const NO_ROOM = 'room';
+
+    /** @return Attachment|self::NO_* */
+    public function __invoke(User $user, string $content, string $name, ?int $taskId = null): Attachment|string
+    {
+        $file = $this->all($user, [['name' => $name, 'content' => $content]])[0];
+
+        return is_string($file) ? $file : $user->attachments()->create([...$file, 'task_id' => $taskId]);
+    }
+
+    /**
+     * Puts files away; their rows are the caller's, who may be about to write more with them.
+     *
+     * @param  list<array{name: string, content: string}>  $files
+     * @return list<array{name: string, path: string, type: string, size: int}|self::NO_*> in the same order
+     */
+    public function all(User $user, array $files): array
+    {
+        $room = null;
+        $used = 0;
+        $kept = [];
+        foreach ($files as ['name' => $name, 'content' => $content]) {
+            $size = strlen($content);
+            $type = (string) (new \finfo(FILEINFO_MIME_TYPE))->buffer($content);
+            if ($size > self::MOST_BYTES || ! self::isKept($type)) {
+                $kept[] = self::NO_KIND;
+            } elseif (! ($room ??= Quota::of($user))->holds($used + $size)) {
+                $kept[] = self::NO_ROOM;
+            } else {
+                $used += $size;
+                $path = "files/{$user->id}/".Str::random(40);
+                Storage::put($path, $content);
+                $kept[] = ['name' => self::clean($name), 'path' => $path, 'type' => $type, 'size' => $size];
+            }
+        }
+
+        return $kept;
+    }
+
+    /** Deletes an attachment, and its file unless another one has it too. */
+    public static function delete(Attachment $attachment): void
+    {
+        $attachment->delete();
+        Attachment::query()->where('path', $attachment->path)->exists() || Storage::delete($attachment->path);
     }
 
     public static function isKept(string $type): bool

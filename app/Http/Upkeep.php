@@ -28,7 +28,7 @@ final readonly class Upkeep
      */
     public function __invoke(User $user, CarbonImmutable $now, ?\Closure $time = null): bool
     {
-        if (Heartbeat::isDone($user->looked_after_at, $now)) {
+        if (Heartbeat::isDone($user->looked_after_at, $now) || Heartbeat::sleeps($user->id, $now)) {
             return false;
         }
         try {

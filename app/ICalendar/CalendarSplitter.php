@@ -44,9 +44,7 @@ final class CalendarSplitter
     public function split(string $text): array
     {
         $text = self::asUtf8($text);
-        if (preg_match('/\A\s*BEGIN:VCALENDAR\s*$/im', substr($text, 0, 1000)) !== 1) {
-            throw new UnreadableCalendar(__('meetings.not_a_calendar'));
-        }
+        self::isCalendar($text) || throw new UnreadableCalendar(__('meetings.not_a_calendar'));
         $component = null;
         $body = [];
         $from = 0;
@@ -71,7 +69,17 @@ final class CalendarSplitter
         }
         $resolver = new ZoneResolver($this->home, $this->zones); // zones may stand after what uses them
 
-        return ['components' => array_map(static fn (CalendarComponent $one): CalendarComponent => new CalendarComponent($one->uid, $one->line, self::withKnownZones($one->text, $resolver)), $this->components), 'problems' => $this->problems];
+        foreach ($this->components as $i => $one) { // in place: a second list of all would need as much memory again
+            $this->components[$i] = new CalendarComponent($one->uid, $one->line, self::withKnownZones($one->text, $resolver));
+        }
+
+        return ['components' => $this->components, 'problems' => $this->problems];
+    }
+
+    /** Whether it begins as a calendar does; nothing more is looked at. */
+    public static function isCalendar(string $text): bool
+    {
+        return preg_match('/\A(?:\xEF\xBB\xBF)?\s*BEGIN:VCALENDAR\s*$/im', str_replace("\r", "\n", substr($text, 0, 1000))) === 1 && ! str_contains(substr($text, 0, 1000), "\0");
     }
 
     private function notClosed(int $from): void
@@ -124,7 +132,11 @@ final class CalendarSplitter
     {
         $held = null;
         $from = 0;
-        foreach (explode("\n", $text) as $i => $line) {
+        $length = strlen($text);
+        for ($at = 0, $i = 0; $at <= $length; $at = $end + 1, $i++) { // not explode(): ten million empty lines are ten megabytes, and their list half a thousand
+            $end = strpos($text, "\n", $at);
+            $end = $end === false ? $length : $end;
+            $line = substr($text, $at, $end - $at);
             if ($held !== null && $line !== '' && ($line[0] === ' ' || $line[0] === "\t")) {
                 $held .= substr($line, 1);
             } else {

@@ -26,50 +26,66 @@ final readonly class MailReader
     public function __construct(private CarbonImmutable $now) {}
 
     /**
-     * @return list<ReadMail>
+     * Whether it can be mail at all, seen at its beginning.
      *
      * @throws UnreadableFile
      */
-    public function read(string $bytes): array
+    public static function check(string $bytes): void
     {
-        if (preg_match('/^(?:PK\x03\x04|\x1f\x8b|%PDF|\x89PNG|\xff\xd8\xff|MZ|\xd0\xcf\x11\xe0)/', $bytes) === 1) {
+        if (preg_match('/^(?:PK\x03\x04|\x1f\x8b|%PDF|\x89PNG|\xff\xd8\xff|MZ|\xd0\xcf\x11\xe0)/', $bytes) === 1 || preg_match('/^[!-9;-~]+:[ \t]?/m', substr($bytes, 0, 4000)) !== 1) {
             throw new UnreadableFile(__('files.no_mail'));
         }
-        $mails = [];
-        foreach (self::split($bytes) as [$line, $message]) {
-            if (preg_match('/^[!-9;-~]+:[ \t]?/m', substr($message, 0, 2000)) !== 1) {
-                throw new UnreadableFile(__('files.no_mail'));
-            }
-            $mails[] = $this->safely($line, $message);
-        }
-
-        return $mails === [] ? throw new UnreadableFile(__('files.no_mail')) : $mails;
     }
 
-    /** @return list<array{int, string}> */
-    private static function split(string $bytes): array
+    /**
+     * One after another; what of a box is no message is left out.
+     *
+     * @return \Generator<ReadMail>
+     *
+     * @throws UnreadableFile if nothing of it is mail
+     */
+    public function read(string $bytes): \Generator
+    {
+        self::check($bytes);
+        foreach (self::split($bytes) as [$line, $message]) {
+            if (preg_match('/^[!-9;-~]+:[ \t]?/m', substr($message, 0, 2000)) === 1) {
+                yield $this->one($line, $message);
+            }
+        }
+    }
+
+    /**
+     * The messages of a box, or the one.
+     *
+     * @return \Generator<array{int, string}> in which line each begins, and its bytes
+     */
+    public static function split(string $bytes): \Generator
     {
         $bytes = ltrim($bytes, "\r\n");
         if (preg_match('/^From \S+.*\R/', $bytes) !== 1) {
-            return [[1, $bytes]];
-        }
-        $messages = [];
-        preg_match_all('/^From \S+[^\n]*\d{4}[^\n]*\n/m', $bytes, $marks, PREG_OFFSET_CAPTURE);
-        foreach ($marks[0] as $i => [$mark, $offset]) {
-            $start = $offset + strlen($mark);
-            $end = $marks[0][$i + 1][1] ?? strlen($bytes);
-            $messages[] = [substr_count($bytes, "\n", 0, $offset) + 1, (string) preg_replace('/^>(>*From )/m', '$1', substr($bytes, $start, $end - $start))];
-        }
+            yield [1, $bytes];
 
-        return $messages;
+            return;
+        }
+        $line = 1;
+        $counted = 0;
+        $at = 0;
+        while (preg_match('/^From \S+[^\n]*\d{4}[^\n]*\n/m', $bytes, $mark, PREG_OFFSET_CAPTURE, $at) === 1) {
+            $start = $mark[0][1] + strlen($mark[0][0]);
+            $end = preg_match('/^From \S+[^\n]*\d{4}[^\n]*\n/m', $bytes, $next, PREG_OFFSET_CAPTURE, $start) === 1 ? $next[0][1] : strlen($bytes);
+            $line += substr_count($bytes, "\n", $counted, $mark[0][1] - $counted);
+            $counted = $mark[0][1];
+            yield [$line, (string) preg_replace('/^>(>*From )/m', '$1', substr($bytes, $start, $end - $start))];
+            $at = $end;
+        }
     }
 
     /** Faulty encodings make the library warn and go on; where it cannot, the message's head is taken as it stands. */
-    private function safely(int $line, string $text): ReadMail
+    public function one(int $line, string $text): ReadMail
     {
         set_error_handler(static fn (): bool => true);
         try {
-            return $this->one($line, $text);
+            return $this->parsed($line, $text);
         } catch (\Throwable) {
             $head = static fn (string $name): string => preg_match("/^{$name}:[ \t]*(.*)$/mi", substr($text, 0, 20_000), $part) === 1 ? self::line($part[1]) : '';
 
@@ -79,7 +95,7 @@ final readonly class MailReader
         }
     }
 
-    private function one(int $line, string $text): ReadMail
+    private function parsed(int $line, string $text): ReadMail
     {
         $tooDeep = preg_match_all('/^--\S/m', $text) > 2 * self::MOST_PARTS || preg_match_all('/^content-type:\s*(?:multipart|message)\//mi', $text) > 50;
         if ($tooDeep) {

@@ -31,8 +31,8 @@ final readonly class ExtendMeetings
     private function expand(Meeting $meeting, EventReader $reader, CarbonImmutable $now): void
     {
         try {
-            TakeEvents::store($meeting, $reader->read(new EventGroup($meeting->uid, 0, $meeting->source)), $now);
-        } catch (UnreadableCalendar $error) {
+            TakeEvents::store($meeting, TakeEvents::read($reader, new EventGroup($meeting->uid, 0, $meeting->source)), $now);
+        } catch (UnreadableCalendar|NeverComesRound $error) {
             report($error); // it could be read once: keep what it gave then
             $meeting->update(['expanded_until' => null]);
         }

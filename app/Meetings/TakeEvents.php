@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace App\Meetings;
 
+use App\ICalendar\CalendarSplitter;
 use App\ICalendar\EventGroup;
 use App\ICalendar\UnreadableCalendar;
-use App\Models\CalendarImport;
+use App\Intake\Parts;
+use App\Intake\Steps;
+use App\Intake\TimeLimit;
+use App\Intake\TookTooLong;
+use App\Models\Intake;
 use App\Models\Meeting;
 use App\Models\User;
 use App\Planning\Mend;
@@ -14,45 +19,23 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
-/** Takes the next events of an import in, by UID, so that taking the same file again changes nothing. */
-final readonly class TakeEvents
+/** Brings a calendar file in: its events by UID, so that taking the same file again changes nothing. */
+final readonly class TakeEvents implements Steps
 {
     /** Events of one step: short enough to show progress, long enough to be quick. */
-    private const BATCH = 250;
+    private const BATCH = 100;
 
-    /** Problems that are kept to be shown. */
-    private const MOST_PROBLEMS = 200;
+    /** Seconds for one event with all its occurrences; what takes longer never comes round. */
+    private const EVENT = 2;
+
+    /** Events of one file that may take too long before the file is put aside. */
+    private const MOST_LATE = 3;
 
     public const DAYS_BACK = 60;
 
     public const DAYS_AHEAD = 400;
 
     public function __construct(private Mend $mend) {}
-
-    /** One step; the import is finished afterwards if nothing was left. */
-    public function step(CalendarImport $import, CarbonImmutable $now): void
-    {
-        $done = DB::transaction(function () use ($import, $now): bool {
-            $fresh = CalendarImport::query()->lockForUpdate()->findOrFail($import->id); // two windows may both press on
-            $import->setRawAttributes($fresh->getAttributes(), true);
-            if ($import->finished_at !== null) {
-                return false;
-            }
-            $groups = $this->groups($import);
-            $this->take($import, $groups, $now);
-            $import->taken += count($groups);
-            if ($import->taken >= $import->total) {
-                $import->finished_at = $now;
-            }
-            $import->save();
-
-            return $import->finished_at !== null;
-        });
-        if ($done) {
-            $import->path === null || Storage::disk('local')->delete($import->path);
-            rescue(fn () => ($this->mend)($import->user, $now)); // meetings may lie on blocks now; that they are in does not hang on it
-        }
-    }
 
     public static function reader(User $user, CarbonImmutable $now): EventReader
     {
@@ -62,6 +45,22 @@ final readonly class TakeEvents
             $now->subDays(self::DAYS_BACK),
             $now->addDays(self::DAYS_AHEAD),
         );
+    }
+
+    /**
+     * Reads an event within its time.
+     *
+     * @throws UnreadableCalendar
+     */
+    public static function read(EventReader $reader, EventGroup $group): MeetingDraft
+    {
+        try {
+            return TimeLimit::run(self::EVENT, fn (): MeetingDraft => $reader->read($group));
+        } catch (UnreadableCalendar $error) {
+            throw $error->getPrevious() instanceof TookTooLong ? new NeverComesRound(__('meetings.too_long_to_read'), previous: $error) : $error;
+        } catch (TookTooLong $error) {
+            throw new NeverComesRound(__('meetings.too_long_to_read'), previous: $error);
+        }
     }
 
     /** Puts an event's occurrences in the place of those it had. */
@@ -77,48 +76,61 @@ final readonly class TakeEvents
         }
     }
 
-    /** @return list<EventGroup> */
-    private function groups(CalendarImport $import): array
+    public function cut(Intake $intake, CarbonImmutable $now): void
     {
-        $lines = explode("\n", (string) Storage::disk('local')->get((string) $import->path));
-        $groups = [];
-        foreach (array_slice(array_filter($lines), $import->taken, self::BATCH) as $line) {
-            /** @var array{string, int, string} $parts */
-            $parts = json_decode($line, true, 8, JSON_THROW_ON_ERROR);
-            $groups[] = new EventGroup(...$parts);
+        $split = (new CalendarSplitter(new \DateTimeZone($intake->user->zone), 'VEVENT'))->split((string) Storage::get((string) $intake->path));
+        foreach ($split['problems'] as $problem) {
+            $intake->fail($problem['line'], $problem['what']);
         }
-
-        return $groups;
+        Parts::write($intake, self::lines($split['components']));
     }
 
-    /** @param  list<EventGroup>  $groups */
-    private function take(CalendarImport $import, array $groups, CarbonImmutable $now): void
+    public function take(Intake $intake, CarbonImmutable $now): void
     {
-        $user = $import->user;
+        $user = $intake->user;
         $reader = self::reader($user, $now);
+        $groups = array_map(static fn (array $part): EventGroup => new EventGroup(...$part), iterator_to_array(Parts::next($intake, self::BATCH), false));
         $known = $user->meetings()->whereIn('uid', array_map(static fn (EventGroup $group): string => $group->uid, $groups))->get()->keyBy('uid');
-        $problems = $import->problems;
+        $drafts = [];
         foreach ($groups as $group) {
+            $meeting = $known[$group->uid] ?? null;
+            if ($meeting !== null && $meeting->source === $group->text && ($meeting->expanded_until === null || $meeting->expanded_until->isSameDay($now->addDays(self::DAYS_AHEAD)))) {
+                continue; // it is as it was, and expanded as far
+            }
             try {
-                $draft = $reader->read($group);
-            } catch (UnreadableCalendar $error) {
-                if (count($problems) < self::MOST_PROBLEMS) {
-                    $problems[] = ['line' => $group->line, 'what' => $error->getMessage()];
+                $drafts[] = [$meeting ?? $user->meetings()->make(['uid' => $group->uid]), $group, self::read($reader, $group)];
+            } catch (NeverComesRound $error) {
+                $intake->fail($group->line, $error->getMessage());
+                if (++$intake->late >= self::MOST_LATE) {
+                    throw new UnreadableCalendar(__('meetings.too_many_late', ['line' => $group->line]));
                 }
-
-                continue;
+            } catch (UnreadableCalendar $error) {
+                $intake->fail($group->line, $error->getMessage());
             }
-            $meeting = $known[$group->uid] ?? $user->meetings()->make(['uid' => $group->uid]);
-            if (! $meeting->exists) {
-                $import->added++;
-            } elseif ($meeting->source !== $group->text) {
-                $import->changed++;
-            } elseif ($meeting->expanded_until === null || $meeting->expanded_until->isSameDay($now->addDays(self::DAYS_AHEAD))) {
-                continue;
-            }
-            $meeting->source = $group->text;
-            self::store($meeting, $draft, $now);
         }
-        $import->problems = $problems;
+        DB::transaction(static function () use ($intake, $drafts, $now): void {
+            foreach ($drafts as [$meeting, $group, $draft]) {
+                $meeting->exists ? ($meeting->source === $group->text || $intake->changed++) : $intake->added++;
+                $meeting->source = $group->text;
+                self::store($meeting, $draft, $now);
+            }
+            $intake->save();
+        });
+    }
+
+    public function finished(Intake $intake, CarbonImmutable $now): void
+    {
+        rescue(fn () => ($this->mend)($intake->user, $now)); // meetings may lie on blocks now; that they are in does not hang on it
+    }
+
+    /**
+     * @param  list<\App\ICalendar\CalendarComponent>  $components
+     * @return \Generator<array{string, int, string}>
+     */
+    private static function lines(array $components): \Generator
+    {
+        foreach (EventGroup::of($components) as $group) {
+            yield [$group->uid, $group->line, $group->text];
+        }
     }
 }

@@ -44,6 +44,13 @@ use Nekto\Core\Plan\DayBegins;
  * @property int $rhythm_after so many stretches of work
  * @property string|null $morning_on Y-m-d, the day whose morning run is over
  * @property string|null $looked_after_at UTC, as it is stored: the minute whose work the worker has done
+ * @property string $password its hash
+ * @property string|null $second_secret of the second factor, encrypted
+ * @property CarbonImmutable|null $second_since UTC; null: there is no second factor, or none that was confirmed
+ * @property int|null $second_step whose code was used last
+ * @property list<string>|null $recovery digests of the recovery codes that are left
+ * @property int|null $idle_minutes after which a sign-in is over; null: as the application has it
+ * @property CarbonImmutable|null $leaves_at UTC; the account is gone then
  * @property bool $carry_picks a pick that was not done stands for the next day by itself; else it is offered again
  */
 final class User extends Authenticatable
@@ -56,10 +63,11 @@ final class User extends Authenticatable
         'remind_mail', 'close_at', 'sound', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after', 'morning_on',
     ];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'second_secret', 'recovery'];
 
     /** A new account's settings, until they are stored and read back. */
     protected $attributes = [
+        'second_secret' => null, 'second_since' => null, 'second_step' => null, 'recovery' => null, 'idle_minutes' => null, 'leaves_at' => null,
         'looked_after_at' => null, 'zone' => 'UTC', 'margin_percent' => 20, 'buffer_before' => 0, 'buffer_after' => 0, 'lunch_from' => null,
         'lunch_to' => null, 'deep_limit' => 240, 'estimates' => 'typed', 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm', 'least_piece' => 30, 'offer_anew' => 480, 'day_begins' => 'pull', 'best_hours' => null, 'month_first' => false, 'carry_picks' => true,
         'mend_asks' => false, 'reminds' => 'blocks,due,waiting,close', 'remind_before' => 5, 'remind_mail' => false, 'close_at' => 1035, 'sound' => true,
@@ -108,10 +116,10 @@ final class User extends Authenticatable
         return $this->hasMany(Occurrence::class);
     }
 
-    /** @return HasMany<CalendarImport, $this> */
-    public function calendarImports(): HasMany
+    /** @return HasMany<Intake, $this> */
+    public function intakes(): HasMany
     {
-        return $this->hasMany(CalendarImport::class);
+        return $this->hasMany(Intake::class);
     }
 
     /** @return HasMany<PlanRevision, $this> */
@@ -210,10 +218,22 @@ final class User extends Authenticatable
         return $this->hasMany(CaptureToken::class)->orderBy('id');
     }
 
-    /** @return HasMany<FilePreview, $this> */
-    public function previews(): HasMany
+    /** @return HasMany<SignIn, $this> */
+    public function signIns(): HasMany
     {
-        return $this->hasMany(FilePreview::class);
+        return $this->hasMany(SignIn::class);
+    }
+
+    /** @return HasMany<AccountNote, $this> */
+    public function accountNotes(): HasMany
+    {
+        return $this->hasMany(AccountNote::class);
+    }
+
+    /** @return HasMany<MailedLink, $this> */
+    public function mailedLinks(): HasMany
+    {
+        return $this->hasMany(MailedLink::class);
     }
 
     /** @return HasMany<Subtask, $this> */
@@ -258,7 +278,7 @@ final class User extends Authenticatable
     protected function casts(): array
     {
         return [
-            'password' => 'hashed', 'single_keys' => 'boolean', 'month_first' => 'boolean', 'carry_picks' => 'boolean', 'mend_asks' => 'boolean', 'remind_mail' => 'boolean', 'sound' => 'boolean',
+            'password' => 'hashed', 'second_since' => 'immutable_datetime', 'leaves_at' => 'immutable_datetime', 'recovery' => 'array', 'second_step' => 'integer', 'idle_minutes' => 'integer', 'single_keys' => 'boolean', 'month_first' => 'boolean', 'carry_picks' => 'boolean', 'mend_asks' => 'boolean', 'remind_mail' => 'boolean', 'sound' => 'boolean',
             'remind_before' => 'integer', 'close_at' => 'integer', 'rhythm_work' => 'integer', 'rhythm_break' => 'integer', 'rhythm_long' => 'integer', 'rhythm_after' => 'integer', 'margin_percent' => 'integer', 'buffer_before' => 'integer',
             'buffer_after' => 'integer', 'deep_limit' => 'integer', 'least_piece' => 'integer', 'offer_anew' => 'integer', 'day_begins' => DayBegins::class, 'best_hours' => 'array', 'estimates' => EstimateUse::class, 'lunch_from' => 'integer', 'lunch_to' => 'integer',
         ];

@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Accounts\Persons;
+use App\Catch\TakeMail;
 use App\Edits\TaskHistory;
 use App\Edits\WorkBegun;
+use App\Exchange\TakeFile;
+use App\Http\Controllers\SecondFactorController;
+use App\Meetings\TakeEvents;
 use App\Models\Entry;
 use App\Models\Task;
 use App\Models\User;
@@ -17,6 +22,8 @@ use App\Screens\Signs;
 use App\Time\Clock;
 use App\Undo\Once;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\Request;
@@ -28,7 +35,6 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
-use Illuminate\Validation\Rules\Password;
 use Symfony\Component\HttpFoundation\Response;
 
 final class AppServiceProvider extends ServiceProvider
@@ -39,12 +45,18 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(! $this->app->isProduction());
         Task::observe([TaskHistory::class, RepeatObserver::class]);
         Entry::observe(WorkBegun::class);
-        Password::defaults(fn (): Password => Password::min(10));
-        $failed = static fn (Response $response): bool => Auth::guest(); // who gets in was no guesser
+        Auth::provider('persons', fn (Application $app, array $config): Persons => new Persons($app->make(Hasher::class), User::class));
+        $failed = static fn (Response $response): bool => Auth::guest() && ! $response->isRedirect(url('/sign-in/code')); // who gets in was no guesser
+        $email = static fn (Request $request): string => strtolower($request->string('email')->toString());
         RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(5)->by(strtolower($request->string('email')->toString()).'|'.$request->ip())->after($failed),
+            Limit::perMinute(5)->by($email($request).'|'.$request->ip())->after($failed),
             Limit::perMinute(30)->by((string) $request->ip())->after($failed),
+            Limit::perHour(50)->by('account|'.$email($request))->after($failed), // from wherever the tries come
         ]);
+        $tried = static fn (Request $request): string => (string) ($request->user()?->getAuthIdentifier() ?? $request->session()->get(SecondFactorController::WHO)['user'] ?? $request->ip());
+        RateLimiter::for('second', fn (Request $request): array => [Limit::perMinute(5)->by('minute|'.$tried($request)), Limit::perHour(20)->by('hour|'.$tried($request))]);
+        RateLimiter::for('password', fn (Request $request): array => [Limit::perMinute(5)->by('minute|'.$tried($request)), Limit::perHour(30)->by('hour|'.$tried($request))]);
+        RateLimiter::for('forgotten', fn (Request $request): array => [Limit::perHour(5)->by('account|'.$email($request)), Limit::perHour(20)->by((string) $request->ip())]);
         RateLimiter::for('sign-up', fn (Request $request): Limit => Limit::perHour(20)->by((string) $request->ip()));
         RateLimiter::for('upload', fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->user()?->getAuthIdentifier()));
         RateLimiter::for('capture', fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));
@@ -53,6 +65,9 @@ final class AppServiceProvider extends ServiceProvider
             Blade::directive($sign, static fn (string $arguments): string => '<?php echo \\'.Signs::class."::{$sign}({$arguments}); ?>");
         }
         $this->bindOwnRows();
+        $this->app->bind('intake.calendar', TakeEvents::class);
+        $this->app->bind('intake.mail', TakeMail::class);
+        $this->app->bind('intake.tasks', TakeFile::class);
         // What a page looks at is read once in a request; the present and the person are those of the request.
         $this->app->scoped(Once::class);
         $this->app->bind(Desk::class, fn (): Desk => $this->desk());
@@ -85,10 +100,10 @@ final class AppServiceProvider extends ServiceProvider
             'task' => static fn (User $user) => $user->tasks(),
             'block' => static fn (User $user) => $user->blocks(),
             'meeting' => static fn (User $user) => $user->meetings(),
-            'import' => static fn (User $user) => $user->calendarImports(),
+            'import' => static fn (User $user) => $user->intakes(),
             'set' => static fn (User $user) => $user->hoursSets(),
             'occurrence' => static fn (User $user) => $user->occurrences(),
-            'preview' => static fn (User $user) => $user->previews(),
+            'preview' => static fn (User $user) => $user->intakes()->where('kind', 'tasks'),
             'message' => static fn (User $user) => $user->messages(),
             'token' => static fn (User $user) => $user->captureTokens(),
             'trashed' => static fn (User $user) => $user->tasks()->onlyTrashed(),
@@ -103,6 +118,7 @@ final class AppServiceProvider extends ServiceProvider
             'area' => static fn (User $user) => $user->areas(),
             'entry' => static fn (User $user) => $user->entries(),
             'mail' => static fn (User $user) => $user->outboxMails(),
+            'signIn' => static fn (User $user) => $user->signIns(),
             'reserve' => static fn (User $user) => $user->reserves(),
             'context' => static fn (User $user) => $user->contexts(),
         ];

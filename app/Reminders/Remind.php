@@ -6,6 +6,7 @@ namespace App\Reminders;
 
 use App\Models\Reminder;
 use App\Models\User;
+use App\Post\PostMail;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 

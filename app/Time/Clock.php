@@ -19,7 +19,7 @@ final class Clock
     public static function set(string $setting): void
     {
         if (str_starts_with($setting, 'file:')) {
-            $setting = trim((string) @file_get_contents(substr($setting, 5)));
+            $setting = self::heldIn(substr($setting, 5));
         }
         $now = $setting === '' ? null : CarbonImmutable::parse($setting)->utc();
         CarbonImmutable::setTestNow($now);
@@ -27,6 +27,19 @@ final class Clock
         if ($now !== null) {
             config(['session.expire_on_close' => true]); // by the browser's clock a dated cookie might be over already
         }
+    }
+
+    /** A file that is just being written is empty for a moment: taken for real time, everything would be laid out months away. */
+    private static function heldIn(string $file): string
+    {
+        for ($tries = 0; $tries < 50; $tries++) {
+            $moment = trim((string) @file_get_contents($file));
+            if ($moment !== '') {
+                return $moment;
+            }
+            usleep(2000);
+        }
+        throw new \RuntimeException("NEKTO_NOW names {$file}, which holds no moment.");
     }
 
     /** The present minute, UTC. */

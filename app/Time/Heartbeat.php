@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Time;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
@@ -15,10 +16,40 @@ final class Heartbeat
 
     private const KEPT_SECONDS = 86400;
 
-    /** The minute's work for an account is done. */
-    public static function beat(int $account, CarbonImmutable $now): void
+    /** How often something of an account has changed; to be read before the minute's work begins. */
+    public static function count(int $account): int
     {
-        DB::table('users')->where('id', $account)->update(['looked_after_at' => $now->toDateTimeString()]);
+        return (int) DB::table('changes')->where('user_id', $account)->value('count');
+    }
+
+    /**
+     * The minute's work for an account is done; if nothing changes, nothing is to be done before it wakes.
+     *
+     * @param  int  $count  as it was before that work: what changed meanwhile is looked at again
+     */
+    public static function beat(int $account, CarbonImmutable $now, int $count, CarbonImmutable $wakes): void
+    {
+        DB::transaction(static function () use ($account, $now, $count, $wakes): void {
+            DB::table('users')->where('id', $account)->update(['looked_after_at' => $now->toDateTimeString()]);
+            DB::table('changes')->where('user_id', $account)->update(['looked_count' => $count, 'wakes_at' => $wakes->toDateTimeString()]);
+        });
+    }
+
+    /** Whether nothing can have come to be done for an account since the worker looked. */
+    public static function sleeps(int $account, CarbonImmutable $now): bool
+    {
+        return self::asleep(DB::table('changes'), $now)->where('user_id', $account)->exists();
+    }
+
+    /** @return Builder ids of the accounts for which something may be to be done, the one that waited longest first */
+    public static function awake(CarbonImmutable $now): Builder
+    {
+        return DB::table('changes')->whereNotIn('user_id', self::asleep(DB::table('changes'), $now)->select('user_id'))->orderBy('wakes_at')->select('user_id');
+    }
+
+    private static function asleep(Builder $changes, CarbonImmutable $now): Builder
+    {
+        return $changes->whereColumn('looked_count', 'count')->where('wakes_at', '>', $now->toDateTimeString());
     }
 
     /** @param  string|null  $lookedAfter  the account's column, as it is stored */

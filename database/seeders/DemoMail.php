@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Catch\ReadMailbox;
+use App\Intake\Intakes;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 
@@ -22,13 +22,12 @@ final readonly class DemoMail
 
     public function send(User $user): void
     {
-        $mailbox = app(ReadMailbox::class);
         foreach (self::MAIL as $i => [$from, $subject, $text, $hours, $file]) {
             $head = "From: {$from}\r\nTo: Ines Moura <ines@example.org>\r\nSubject: {$subject}\r\nDate: ".$this->now->subMinutes((int) (60 * $hours))->toRfc2822String()."\r\nMessage-ID: <demo-{$i}@harrowlane.example>\r\nMIME-Version: 1.0\r\n";
             $body = str_replace("\n", "\r\n", $text);
-            $mailbox->take($user, $file === null
+            Intakes::begin($user, 'mail', "{$i}.eml", $file === null
                 ? "{$head}Content-Type: text/plain; charset=UTF-8\r\n\r\n{$body}\r\n"
-                : "{$head}Content-Type: multipart/mixed; boundary=\"part\"\r\n\r\n--part\r\nContent-Type: text/plain; charset=UTF-8\r\n\r\n{$body}\r\n--part\r\nContent-Type: text/plain; name=\"{$file}\"\r\nContent-Disposition: attachment; filename=\"{$file}\"\r\n\r\n38: bleed\r\n12: credit\r\n41: one line\r\n--part--\r\n", $this->now);
+                : "{$head}Content-Type: multipart/mixed; boundary=\"part\"\r\n\r\n--part\r\nContent-Type: text/plain; charset=UTF-8\r\n\r\n{$body}\r\n--part\r\nContent-Type: text/plain; name=\"{$file}\"\r\nContent-Disposition: attachment; filename=\"{$file}\"\r\n\r\n38: bleed\r\n12: credit\r\n41: one line\r\n--part--\r\n", atOnce: true);
         }
     }
 }

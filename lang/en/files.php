@@ -30,4 +30,10 @@ return [
     'attachment_size' => 'A file may have up to 10 MB. Nothing was kept.',
     'attachment_kept' => ':name is kept with the task.',
     'attachment_gone' => ':name is gone.',
+    'too_long' => 'It took too long to read and was put aside. Split the file and bring in the parts.',
+    'too_much' => 'Reading it needed more memory or time than there is, so it was put aside. Split the file and bring in the parts.',
+    'fault' => 'Something went wrong while it was read; that was noted. What had been taken is in.',
+    'too_many' => 'There are :count files of yours on their way already. Wait until one is in.',
+    'no_room' => 'There is no room for it: your files have :most MB, and :used MB are taken. Delete some first, see Your account.',
+    'no_room_mail' => '{1} One attachment was not kept: your files have no room left.|[2,*] :count attachments were not kept: your files have no room left.',
 ];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 return [
     'arrived' => '{0} No new message.|{1} 1 new message.|[2,*] :count new messages.',
+    'being_read' => 'The messages are being read; they lie in Gather one after another.',
+    'too_large' => 'That file is larger than :megabytes MB. Split the box and bring in the parts.',
     'taken' => '“:title” is in the inbox.',
     'put_off' => '“:subject” comes back on :date.',
     'answered' => '“:subject” is answered.',

@@ -7,6 +7,7 @@ import runSheet from './components/runSheet.js'
 import { listenForKeys } from './keys.js'
 import { readClock } from './page/account.js'
 import { listenForNetwork } from './page/acts.js'
+import { drawCode } from './page/code.js'
 import { listenForPages, offer, refresh } from './page/exchange.js'
 import { listenForForms } from './page/forms.js'
 import { listenForAway } from './page/offline.js'
@@ -32,6 +33,8 @@ listenForNetwork()
 listenForPulse()
 refreshEachMinute()
 offer()
+drawCode()
+document.addEventListener('nekto:shown', drawCode)
 
 const zone = document.querySelector('[data-own-zone]')
 if (zone?.value === 'UTC') {

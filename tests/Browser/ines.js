@@ -1,5 +1,5 @@
 import { test as base, expect } from '@playwright/test'
-import { reset } from './server.js'
+import { keepSignIns, reset } from './server.js'
 
 let cookies = []
 
@@ -18,6 +18,7 @@ export const test = base.extend({
         if (page.url().endsWith('/sign-in')) { // the first test, and the one after somebody signed out
             await signIn(page)
             cookies = await context.cookies()
+            keepSignIns()
         }
         await use(page)
         expect(faults).toEqual([])

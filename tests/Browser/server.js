@@ -1,5 +1,5 @@
 import { execFileSync, spawn } from 'node:child_process'
-import { copyFileSync, existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs'
+import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
@@ -16,7 +16,10 @@ export const environment = {
     ...process.env,
     APP_ENV: 'testing',
     APP_KEY: 'base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=',
-    BCRYPT_ROUNDS: '4',
+    HASH_KILOBYTES: '64',
+    HASH_ROUNDS: '1',
+    QUEUE_CONNECTION: 'sync',
+    LOG_CHANNEL: 'daily',
     APP_URL: `http://${HOST}:${PORT}`,
     DB_DATABASE: database,
     NEKTO_NOW: `file:${clock}`,
@@ -26,7 +29,8 @@ export const environment = {
 
 /** Moves the clock of the running server. */
 export function setClock(moment) {
-    writeFileSync(clock, moment)
+    writeFileSync(`${clock}.next`, moment)
+    renameSync(`${clock}.next`, clock) // whole at once: somebody may be reading it
 }
 
 /** Runs an artisan command against the test's database, at its clock. */
@@ -41,6 +45,11 @@ export function reset() {
         rmSync(database + ending, { force: true })
     }
     copyFileSync(template, database)
+}
+
+/** Who is signed in now is so after the next reset too: the cookies of one test serve the next. */
+export function keepSignIns() {
+    execFileSync('php', ['-r', `$d = new PDO("sqlite:${template}"); $d->exec("attach '${database}' as live"); $d->exec("insert or ignore into sign_ins select * from live.sign_ins where ended_at is null");`])
 }
 
 /** Writes the sample scenario once for all tests. */

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Intake\TakeIn;
 use App\Meetings\TakeEvents;
 use App\Models\Occurrence;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -147,7 +149,7 @@ final class CalendarTest extends FeatureTestCase
     {
         $this->followingRedirects()->from('/meetings')->post('/meetings', ['calendar' => UploadedFile::fake()->createWithContent('x.ics', $content)])
             ->assertOk()->assertSee($said);
-        self::assertSame(0, $this->ines->calendarImports()->count());
+        self::assertSame(0, $this->ines->intakes()->count());
     }
 
     /** @return list<array{string, string}> */
@@ -180,7 +182,6 @@ final class CalendarTest extends FeatureTestCase
     {
         $text = mb_convert_encoding("BEGIN:VCALENDAR\rBEGIN:VEVENT\rUID:1\rSUMMARY:Café Tomás\rDTSTART:20260311T090000Z\rDURATION:PT1H\rEND:VEVENT\rEND:VCALENDAR\r", 'Windows-1252');
         $this->post('/meetings', ['calendar' => UploadedFile::fake()->createWithContent('x.ics', $text)]);
-        $this->post('/meetings/imports/'.$this->ines->calendarImports()->value('id').'/step');
 
         self::assertSame(['Wed 11 09:00–10:00 Café Tomás'], $this->meetings());
     }
@@ -220,18 +221,28 @@ final class CalendarTest extends FeatureTestCase
         for ($i = 0; $i < 600; $i++) {
             array_push($lines, 'BEGIN:VEVENT', "UID:{$i}", "SUMMARY:Meeting {$i}", 'DTSTART:20260311T090000Z', 'DURATION:PT1H', 'END:VEVENT');
         }
+        Queue::fake();
         $this->upload($lines);
-        $import = $this->ines->calendarImports()->sole();
-        $this->get("/meetings/imports/{$import->id}")->assertSee('0 of 600')->assertSee('aria-valuenow="0"', false);
-
-        $this->post("/meetings/imports/{$import->id}/step");
-        $this->get("/meetings/imports/{$import->id}")->assertSee('250 of 600')->assertSee('Go on');
+        $import = $this->ines->intakes()->sole();
+        $step = static fn () => (new TakeIn($import->id))->handle();
+        $this->get("/meetings/imports/{$import->id}")->assertSee('Being read')->assertSee('aria-valuenow="0"', false)->assertSee('data-watch', false);
+        $step();
+        $this->get("/meetings/imports/{$import->id}")->assertSee('0 of 600');
+        $step();
+        $step();
+        $this->get("/meetings/imports/{$import->id}")->assertSee('200 of 600')->assertSee('aria-valuenow="33"', false);
+        self::assertSame(200, $this->ines->meetings()->count());
+        Queue::assertPushed(TakeIn::class, 4); // each step asks for the next one
 
         $this->at('2026-03-11 08:10');
         $this->artisan('nekto:minute');
+        Queue::assertPushed(TakeIn::class, 5); // a worker may have died over it
+        for ($i = 0; $i < 4; $i++) {
+            $step();
+        }
         self::assertNotNull($import->refresh()->finished_at);
-        self::assertSame(600, $this->ines->meetings()->count());
-        Storage::disk('local')->assertMissing((string) $import->path);
+        self::assertSame([600, 600, null, null], [$this->ines->meetings()->count(), $import->added, $import->path, $import->parts]);
+        self::assertSame([], Storage::files('intake'));
     }
 
     /**
@@ -241,8 +252,7 @@ final class CalendarTest extends FeatureTestCase
     private function bringIn(array $lines): TestResponse
     {
         $this->upload($lines);
-        $id = $this->ines->calendarImports()->latest('id')->value('id');
-        $this->post("/meetings/imports/{$id}/step")->assertRedirect("/meetings/imports/{$id}");
+        $id = $this->ines->intakes()->latest('id')->value('id');
 
         return $this->get("/meetings/imports/{$id}")->assertOk();
     }

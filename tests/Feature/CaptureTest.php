@@ -99,7 +99,7 @@ final class CaptureTest extends FeatureTestCase
         $this->get('/gather/tokens')->assertDontSee($token)->assertSee('never used');
         auth()->logout();
 
-        $this->get('/capture?token='.$token.'&title='.urlencode('River survey by friday').'&url='.urlencode('https://example.org/1911').'&text='.urlencode('sheet 14'))->assertOk()->assertSee('River survey');
+        $this->postJson('/capture', ['title' => 'River survey by friday', 'url' => 'https://example.org/1911', 'text' => 'sheet 14'], ['Authorization' => "Bearer {$token}"])->assertCreated();
         $task = $this->ines->tasks()->with('links')->sole();
         self::assertSame(['River survey', '2026-03-13', 'sheet 14', 'link', 'https://example.org/1911'], [$task->title, $task->due_on, $task->note, $task->source, $task->links[0]?->address]);
         $this->postJson('/capture', ['title' => 'From a program'], ['Authorization' => "Bearer {$token}"])->assertCreated()->assertJsonPath('title', 'From a program');
@@ -109,8 +109,32 @@ final class CaptureTest extends FeatureTestCase
         self::assertNotNull($row->last_used_at);
         $this->actingAs($this->ines)->delete("/gather/tokens/{$row->id}");
         $this->postJson('/capture', ['title' => 'Again'], ['Authorization' => "Bearer {$token}"])->assertUnauthorized();
-        $this->get('/capture?title=x')->assertOk()->assertSee('Not caught');
+        self::assertSame(['A token was made: Browser', 'A token was revoked: Browser'], $this->ines->accountNotes()->orderBy('id')->get()->map(static fn ($note): string => __("account.happened.{$note->kind}", ['about' => $note->about]))->all());
         self::assertSame(2, $this->ines->tasks()->count());
+    }
+
+    #[Test]
+    public function a_token_in_an_address_is_not_taken(): void
+    {
+        $token = $this->token();
+        auth()->logout();
+        $this->postJson("/capture?token={$token}", ['title' => 'Seen in a log'])->assertUnauthorized();
+        $this->get("/capture?token={$token}&title=x")->assertRedirect('/sign-in');
+        self::assertSame(0, $this->ines->tasks()->count());
+    }
+
+    #[Test]
+    public function a_bookmark_shows_what_it_found_and_one_press_catches_it_once(): void
+    {
+        $page = $this->get('/capture?title='.urlencode('River survey by friday').'&url='.urlencode('https://example.org/1911').'&text='.urlencode('sheet <14>'))->assertOk()->assertSee('value="River survey by friday"', false)->assertSee('sheet &lt;14&gt;', false);
+        self::assertSame(0, $this->ines->tasks()->count(), 'a page that opens it has caught nothing');
+        self::assertSame(1, preg_match('/name="_once" value="(\w{32})"/', (string) $page->getContent(), $once));
+        $sent = ['title' => 'River survey by friday', 'url' => 'https://example.org/1911', 'text' => 'sheet <14>', '_once' => $once[1]];
+        $this->post('/capture/page', $sent)->assertRedirect('/capture');
+        $this->post('/capture/page', $sent);
+        $task = $this->ines->tasks()->with('links')->sole();
+        self::assertSame(['River survey', '2026-03-13', 'sheet <14>', 'https://example.org/1911'], [$task->title, $task->due_on, $task->note, $task->links[0]?->address]);
+        $this->post('/capture/page', ['title' => ' '])->assertSessionHasErrors('title');
     }
 
     #[Test]

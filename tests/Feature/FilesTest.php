@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\FilePreview;
+use App\Models\Intake;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -40,7 +40,7 @@ final class FilesTest extends FeatureTestCase
     {
         $bytes = (string) mb_convert_encoding("Aufgabe;Deadline;Priority;Effort\nTomás: Sockelhöhen;13.3.2026;high;45\n=HYPERLINK(\"http://x\");soon;urgent;ages\n;;;\n", 'Windows-1252', 'UTF-8');
         $this->look('tasks.csv', $bytes)->assertSee('No column holds the titles');
-        $preview = FilePreview::query()->sole();
+        $preview = Intake::query()->sole();
         $this->patch("/gather/files/{$preview->id}", ['columns' => ['title', 'due', 'importance', 'estimate']]);
         $this->get("/gather/files/{$preview->id}")->assertSee('Tomás: Sockelhöhen')->assertSee('“soon” is no date')->assertSee('“urgent” is not low')->assertSee('“ages” is no duration');
 
@@ -120,7 +120,7 @@ final class FilesTest extends FeatureTestCase
     public function what_cannot_be_read_is_refused_with_a_reason(string $name, string $bytes, string $reason): void
     {
         $this->from('/gather/files')->post('/gather/files', ['file' => UploadedFile::fake()->createWithContent($name, $bytes)])->assertSessionHasErrors(['file' => $reason]);
-        self::assertSame(0, FilePreview::query()->count());
+        self::assertSame(0, Intake::query()->count());
     }
 
     /** @return array<string, array{string, string, string}> */
@@ -158,12 +158,12 @@ final class FilesTest extends FeatureTestCase
     {
         $this->post('/gather/files', ['file' => UploadedFile::fake()->createWithContent($name, $bytes)])->assertSessionHasNoErrors();
 
-        return $this->get('/gather/files/'.FilePreview::query()->latest('id')->value('id'))->assertOk();
+        return $this->get('/gather/files/'.Intake::query()->latest('id')->value('id'))->assertOk();
     }
 
     /** @return TestResponse<Response> */
     private function take(): TestResponse
     {
-        return $this->post('/gather/files/'.FilePreview::query()->latest('id')->value('id'));
+        return $this->post('/gather/files/'.Intake::query()->latest('id')->value('id'));
     }
 }

@@ -67,7 +67,6 @@ final class FollowsTest extends FeatureTestCase
         $essay = $this->task('Essay');
         $this->block($essay, '2026-03-11 14:00', '2026-03-11 15:00');
         $this->post('/meetings', ['calendar' => UploadedFile::fake()->createWithContent('a.ics', "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//T//EN\r\nBEGIN:VEVENT\r\nUID:1\r\nSUMMARY:Lighting review\r\nDTSTART:20260311T143000Z\r\nDURATION:PT1H\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n")]);
-        $this->post('/meetings/imports/'.$this->ines->calendarImports()->value('id').'/step');
 
         self::assertSame(['Wed 14:00–15:00 Essay'], $this->plan());
         $this->get('/shape')->assertSee('The plan needs mending');

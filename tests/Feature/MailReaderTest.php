@@ -90,6 +90,6 @@ final class MailReaderTest extends TestCase
 
     private function read(string $bytes): ReadMail
     {
-        return (new MailReader(CarbonImmutable::parse('2026-03-11 10:20', 'UTC')))->read($bytes)[0];
+        return (new MailReader(CarbonImmutable::parse('2026-03-11 10:20', 'UTC')))->read($bytes)->current();
     }
 }

@@ -20,7 +20,7 @@ final class OwnRowsTest extends FeatureTestCase
         $this->meeting('Lighting', '2026-03-11 11:00', '2026-03-11 12:00', $other);
         $set = $other->hoursSets()->firstOrFail();
         $exception = $set->exceptions()->create(['date' => '2026-03-12', 'stretches' => []]);
-        $import = $other->calendarImports()->create(['file_name' => 'a.ics', 'total' => 0]);
+        $import = $other->intakes()->create(['kind' => 'calendar', 'name' => 'a.ics']);
         $project = $other->projects()->create(['name' => 'Theirs', 'area_id' => $other->areas()->firstOrFail()->id]);
         $gone = $this->task('Gone', of: $other);
         $gone->delete();
@@ -32,7 +32,7 @@ final class OwnRowsTest extends FeatureTestCase
             'attachment' => $other->attachments()->create(['name' => 'a', 'path' => 'a', 'type' => 'text/plain', 'size' => 1])->id, 'template' => $other->templates()->create(['name' => 'A', 'pattern' => []])->id,
             'repeat' => $other->repeats()->create(['rule' => 'FREQ=DAILY', 'pattern' => [], 'begins_on' => '2026-03-11'])->id, 'saved' => $other->savedViews()->create(['name' => 'A', 'question' => []])->id,
             'reserve' => $other->reserves()->create(['title' => 'A', 'starts_at' => now(), 'ends_at' => now()->addHour()])->id, 'mail' => $other->outboxMails()->create(['to' => 'a', 'subject' => 'A', 'body' => '', 'source' => '', 'sent_at' => now()])->id,
-            'token' => $other->captureTokens()->create(['name' => 'A', 'hash' => 'a'])->id, 'preview' => $other->previews()->create(['name' => 'a', 'format' => 'todotxt', 'content' => 'a'])->id, 'occurrence' => $other->occurrences()->value('id'),
+            'token' => $other->captureTokens()->create(['name' => 'A', 'hash' => 'a'])->id, 'preview' => $other->intakes()->create(['kind' => 'tasks', 'name' => 'a', 'format' => 'todotxt', 'stage' => 'ready'])->id, 'signIn' => $other->signIns()->create(['agent' => 'a', 'address' => 'a', 'stays' => false, 'began_at' => now(), 'seen_at' => now()])->id, 'occurrence' => $other->occurrences()->value('id'),
             'task' => $task->id, 'block' => $block->id, 'meeting' => $other->meetings()->value('id'), 'set' => $set->id, 'exception' => $exception->id, 'import' => $import->id,
         ];
         $before = $this->plan($other);

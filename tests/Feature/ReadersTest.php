@@ -8,6 +8,7 @@ use App\Exchange\CsvReader;
 use App\Exchange\Draft;
 use App\Exchange\Format;
 use App\Exchange\MarkdownReader;
+use App\Exchange\Problem;
 use App\Exchange\TodoReader;
 use App\Exchange\TodoTxtReader;
 use App\Exchange\WriteTasks;
@@ -26,7 +27,7 @@ final class ReadersTest extends FeatureTestCase
     #[DataProvider('todoTxt')]
     public function a_line_of_todo_txt_is_read(string $line, string $facts): void
     {
-        $draft = (new TodoTxtReader($this->ines, Clock::now()))->read($line)->drafts[0] ?? self::fail('A line is a task.');
+        $draft = self::all((new TodoTxtReader($this->ines, Clock::now()))->read($line))->drafts[0] ?? self::fail('A line is a task.');
 
         self::assertSame($facts, self::facts($draft));
     }
@@ -51,7 +52,7 @@ final class ReadersTest extends FeatureTestCase
     #[DataProvider('tables')]
     public function a_table_is_read_whatever_divides_its_cells(string $text, array $facts): void
     {
-        self::assertSame($facts, array_map(self::facts(...), (new CsvReader($this->ines, Clock::now()))->read($text)->drafts));
+        self::assertSame($facts, array_map(self::facts(...), self::all((new CsvReader($this->ines, Clock::now()))->read($text))->drafts));
     }
 
     /** @return array<string, array{string, list<string>}> */
@@ -74,10 +75,10 @@ final class ReadersTest extends FeatureTestCase
     #[Test]
     public function lines_of_a_table_are_counted_as_an_editor_does(): void
     {
-        $read = (new CsvReader($this->ines, Clock::now()))->read("title,note,due\nA,\"one\ntwo\nthree\",\nB,,never\n,,\n,x,\n");
+        $read = self::all((new CsvReader($this->ines, Clock::now()))->read("title,note,due\nA,\"one\ntwo\nthree\",\nB,,never\n,,\n,x,\n"));
 
         self::assertSame([2, 5], array_map(static fn (Draft $draft): int => $draft->line, $read->drafts));
-        self::assertSame([5, 7], array_column($read->problems, 'line'));
+        self::assertSame([5, 7], array_map(static fn (Problem $one): int => $one->line, $read->problems));
     }
 
     #[Test]
@@ -85,22 +86,22 @@ final class ReadersTest extends FeatureTestCase
     {
         $this->ines->update(['month_first' => true]);
 
-        self::assertSame('2026-03-14', (new CsvReader($this->ines, Clock::now()))->read("title,due\nA,3/14")->drafts[0]->due ?? null);
+        self::assertSame('2026-03-14', self::all((new CsvReader($this->ines, Clock::now()))->read("title,due\nA,3/14"))->drafts[0]->due ?? null);
     }
 
     #[Test]
     public function lists_of_all_marks_are_read_from_markdown(): void
     {
-        $read = (new MarkdownReader($this->ines, Clock::now()))->read("# Tour\n- A\n* [x] B\n1. C @phone\n   - D\n\n***\n## Home\n+ E 30 min\n> quoted");
+        $read = self::all((new MarkdownReader($this->ines, Clock::now()))->read("# Tour\n- A\n* [x] B\n1. C @phone\n   - D\n\n***\n## Home\n+ E 30 min\n> quoted"));
 
         self::assertSame(['A; project Tour', 'B; done; project Tour', 'C; project Tour; at phone; 1 below', 'E; 30 min; project Home'], array_map(self::facts(...), $read->drafts));
-        self::assertSame([10], array_column($read->problems, 'line'));
+        self::assertSame([10], array_map(static fn (Problem $one): int => $one->line, $read->problems));
     }
 
     #[Test]
     public function one_broken_to_do_costs_only_itself(): void
     {
-        $read = (new TodoReader($this->ines))->read("BEGIN:VCALENDAR\r\nBEGIN:VTODO\r\nSUMMARY:A\r\nDUE:20260313T120000Z\r\nEND:VTODO\r\nBEGIN:VTODO\r\nno colon here\r\nEND:VTODO\r\nBEGIN:VTODO\r\nSUMMARY:C\r\nDURATION:P1W\r\nPRIORITY:9\r\nEND:VTODO\r\nEND:VCALENDAR");
+        $read = self::all((new TodoReader($this->ines))->read("BEGIN:VCALENDAR\r\nBEGIN:VTODO\r\nSUMMARY:A\r\nDUE:20260313T120000Z\r\nEND:VTODO\r\nBEGIN:VTODO\r\nno colon here\r\nEND:VTODO\r\nBEGIN:VTODO\r\nSUMMARY:C\r\nDURATION:P1W\r\nPRIORITY:9\r\nEND:VTODO\r\nEND:VCALENDAR"));
 
         self::assertContains('A; due 2026-03-13 12:00', array_map(self::facts(...), $read->drafts));
         self::assertContains('C; low', array_map(self::facts(...), $read->drafts), 'a week is no estimate');
@@ -112,10 +113,10 @@ final class ReadersTest extends FeatureTestCase
     {
         $zone = "BEGIN:VTIMEZONE\r\nTZID:Office\r\nBEGIN:STANDARD\r\nDTSTART:19701025T030000\r\nTZOFFSETFROM:+0300\r\nTZOFFSETTO:+0200\r\nEND:STANDARD\r\nBEGIN:DAYLIGHT\r\nDTSTART:19700329T020000\r\nTZOFFSETFROM:+0200\r\nTZOFFSETTO:+0300\r\nEND:DAYLIGHT\r\nEND:VTIMEZONE\r\n";
         $todo = "BEGIN:VTODO\r\nUID:1\r\nSUMMARY:Café pla\r\n ns\r\nDUE;TZID=Office:20260313T140000\r\nBEGIN:VALARM\r\nTRIGGER:-PT15M\r\nSUMMARY:Ring\r\nEND:VALARM\r\nEND:VTODO\r\n";
-        $read = (new TodoReader($this->ines))->read((string) mb_convert_encoding("BEGIN:VCALENDAR\r\n{$todo}{$zone}BEGIN:VTODO\r\nSUMMARY:Lost", 'Windows-1252', 'UTF-8'));
+        $read = self::all((new TodoReader($this->ines))->read((string) mb_convert_encoding("BEGIN:VCALENDAR\r\n{$todo}{$zone}BEGIN:VTODO\r\nSUMMARY:Lost", 'Windows-1252', 'UTF-8')));
 
         self::assertSame(['Café plans; due 2026-03-13 12:00'], array_map(self::facts(...), $read->drafts));
-        self::assertSame([['line' => 25, 'what' => 'This to-do is not closed before the next one or the end of the file.']], $read->problems);
+        self::assertEquals([new Problem(25, 'This to-do is not closed before the next one or the end of the file.')], $read->problems);
     }
 
     #[Test]
@@ -195,5 +196,16 @@ final class ReadersTest extends FeatureTestCase
             $draft->contexts === [] ? '' : 'at '.implode(', ', $draft->contexts), $draft->waitingFor === null ? '' : "waiting {$draft->waitingFor}", $draft->link === null ? '' : "link {$draft->link}",
             $draft->caughtAt === null ? '' : 'caught '.$draft->caughtAt->format('Y-m-d'), $draft->note === null ? '' : "note {$draft->note}", $draft->subtasks === [] ? '' : count($draft->subtasks).' below',
         ], static fn (string $fact): bool => $fact !== ''));
+    }
+
+    /**
+     * @param  \Generator<Draft|Problem>  $read
+     * @return object{drafts: list<Draft>, problems: list<Problem>}
+     */
+    private static function all(\Generator $read): object
+    {
+        $all = iterator_to_array($read, false);
+
+        return (object) ['drafts' => array_values(array_filter($all, static fn (object $one): bool => $one instanceof Draft)), 'problems' => array_values(array_filter($all, static fn (object $one): bool => $one instanceof Problem))];
     }
 }

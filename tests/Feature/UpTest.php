@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Illuminate\Console\Scheduling\Event;
 use Illuminate\Console\Scheduling\Schedule;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use PHPUnit\Framework\Attributes\Test;
 
@@ -29,9 +30,28 @@ final class UpTest extends FeatureTestCase
     public function it_says_so_where_there_are_no_rows_to_be_read(): void
     {
         Schema::rename('users', 'elsewhere');
-        $this->get('/up')->assertServiceUnavailable()->assertSee('cannot read its database');
+        $this->get('/up')->assertServiceUnavailable()->assertSee('cannot read and write its database')->assertSee('MB are free');
         $this->get('/alive')->assertOk();
         Schema::rename('elsewhere', 'users');
+    }
+
+    #[Test]
+    public function it_tells_the_room_that_is_left_and_what_waits(): void
+    {
+        $this->get('/up')->assertOk()->assertSee('can be read and written')->assertSee('MB are free')->assertSee('No file waits');
+        DB::table('jobs')->insert(['queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => time() - 300, 'created_at' => time() - 300]);
+        $this->get('/up')->assertOk()->assertSee('1 files wait to be read, the first for 5 minutes');
+    }
+
+    #[Test]
+    public function a_database_that_cannot_be_written_is_not_up(): void
+    {
+        DB::statement('pragma query_only = on');
+        try {
+            $this->get('/up')->assertServiceUnavailable()->assertSee('may read its database or its files, but not write them');
+        } finally {
+            DB::statement('pragma query_only = off');
+        }
     }
 
     #[Test]

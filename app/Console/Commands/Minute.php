@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Accounts\Leave;
 use App\Catch\ReadMailbox;
 use App\Files\Tidy;
+use App\Intake\Intakes;
 use App\Meetings\ExtendMeetings;
-use App\Meetings\TakeEvents;
-use App\Models\CalendarImport;
 use App\Models\User;
 use App\Planning\Mend;
+use App\Planning\NextWake;
 use App\Planning\Prospects;
 use App\Planning\TakeDay;
 use App\Reminders\Remind;
@@ -18,39 +19,43 @@ use App\Repeats\ComeBack;
 use App\Time\Clock;
 use App\Time\Heartbeat;
 use App\Undo\Once;
+use App\Undo\Thin;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 
-/** What is done each minute for every account. One that fails is reported and keeps nobody else waiting. */
+/**
+ * What is done each minute, for the accounts that something may have come up for. One that fails is reported and keeps
+ * nobody else waiting; what takes long, as reading files and mail, is left to the queue.
+ */
 final class Minute extends Command
 {
-    /** Imports that nobody watches any more are gone on with after so many minutes. */
-    private const ABANDONED = 2;
-
     /** Seconds of each minute in which better plans are looked for. */
     private const LOOKING = 20;
 
-    /** Steps of one import a minute. */
-    private const STEPS = 20;
-
     protected $signature = 'nekto:minute';
 
-    protected $description = 'Mends plans, reads mailboxes, reminds, expands repeating meetings, goes on with imports; run it each minute';
+    protected $description = 'Mends plans, reminds, expands repeating meetings, hands mail that came to the queue; run it each minute';
 
-    public function handle(Mend $mend, ExtendMeetings $extend, TakeEvents $take, ReadMailbox $mailbox, ComeBack $comeBack, Tidy $tidy, Remind $remind, Prospects $prospects): int
+    public function handle(Mend $mend, ExtendMeetings $extend, ComeBack $comeBack, Tidy $tidy, Remind $remind, Prospects $prospects): int
     {
         $now = Clock::now();
         $failed = 0;
-        foreach (User::query()->lazyById() as $user) {
+        Leave::carryOut($now);
+        ReadMailbox::handOver();
+        foreach (Heartbeat::awake($now)->pluck('user_id') as $id) {
+            $user = User::query()->whereNull('leaves_at')->find($id);
+            if ($user === null) {
+                continue;
+            }
             try {
+                $count = Heartbeat::count($user->id);
                 TakeDay::begun($user, $now);
                 $extend($user, $now);
-                $mailbox($user, $now);
                 $comeBack($user, $now);
                 $revision = $mend($user, $now);
                 $prospects->chances($user, $now); // so that no page has to wait for them
                 $remind($user, $now);
-                Heartbeat::beat($user->id, $now);
+                Heartbeat::beat($user->id, $now, $count, NextWake::after($user, $now));
                 $revision === null || $this->line("Mended the plan of account {$user->id}: ".count($revision->moves).' moves.');
             } catch (\Throwable $error) {
                 report($error);
@@ -59,13 +64,9 @@ final class Minute extends Command
         }
         $this->lookAnew($prospects, $now);
         $tidy($now);
+        Thin::some($now);
         Once::forgetOld($now);
-        foreach (CalendarImport::query()->whereNull('finished_at')->where('updated_at', '<', $now->subMinutes(self::ABANDONED))->with('user')->get() as $import) {
-            for ($steps = 0; $import->finished_at === null && $steps < self::STEPS; $steps++) {
-                $take->step($import, $now);
-            }
-        }
-
+        Intakes::takeUpAgain($now);
         Heartbeat::finish($now);
 
         return $failed === 0 ? self::SUCCESS : self::FAILURE;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Files\KeepFile;
+use App\Files\Quota;
 use App\Http\Requests\LinkRequest;
 use App\Models\Attachment;
 use App\Models\Link;
@@ -29,9 +30,11 @@ final readonly class AttachmentController
         }
         $kept = $keep($user, (string) $file->getContent(), $file->getClientOriginalName(), taskId: $task->id);
 
-        return $kept === null
-            ? back()->withErrors(['file' => __('files.attachment_type')])
-            : back()->with('status', __('files.attachment_kept', ['name' => $kept->name]));
+        return match (true) {
+            $kept === KeepFile::NO_KIND => back()->withErrors(['file' => __('files.attachment_type')]),
+            is_string($kept) => back()->withErrors(['file' => self::noRoom($user)]),
+            default => back()->with('status', __('files.attachment_kept', ['name' => $kept->name])),
+        };
     }
 
     public function show(Attachment $attachment): Response
@@ -48,7 +51,7 @@ final readonly class AttachmentController
 
     public function destroy(Attachment $attachment): RedirectResponse
     {
-        $attachment->delete();
+        KeepFile::delete($attachment);
 
         return back()->with('status', __('files.attachment_gone', ['name' => $attachment->name]));
     }
@@ -65,5 +68,12 @@ final readonly class AttachmentController
         $link->delete();
 
         return back()->with('status', __('task.link_gone'));
+    }
+
+    private static function noRoom(User $user): string
+    {
+        $room = Quota::of($user);
+
+        return __('files.no_room', ['most' => (string) round($room->most / 1_000_000), 'used' => number_format($room->used / 1_000_000, 1)]);
     }
 }

@@ -5,15 +5,18 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Exchange\CsvReader;
+use App\Exchange\Draft;
 use App\Exchange\Format;
 use App\Exchange\ReadFile;
-use App\Exchange\ReadTasks;
 use App\Exchange\TakeDrafts;
+use App\Exchange\TakeFile;
 use App\Exchange\WriteTasks;
-use App\Files\PlainText;
 use App\Files\UnreadableFile;
 use App\Http\Requests\FileRequest;
-use App\Models\FilePreview;
+use App\Intake\Intakes;
+use App\Intake\Parts;
+use App\Models\Intake;
+use App\Models\IntakeStage;
 use App\Models\User;
 use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -25,59 +28,79 @@ use Illuminate\Http\Response;
 /** Tasks from files, each looked at before it is taken, and into files. */
 final readonly class FileController
 {
+    /** Tasks up to which a file is taken at once. */
+    private const AT_ONCE = TakeFile::BATCH;
+
+    /** Tasks that are shown of a file. */
+    private const SHOWN = 200;
+
     public function index(Request $request, #[CurrentUser] User $user): View
     {
-        return view('screens.files', ['formats' => Format::cases(), 'previews' => $user->previews()->latest('id')->limit(5)->get(['id', 'user_id', 'name', 'format', 'created_at']), 'refused' => $request->query('refused') === 'too_large']);
+        return view('screens.files', ['formats' => Format::cases(), 'previews' => $user->intakes()->where('kind', 'tasks')->whereNotIn('stage', [IntakeStage::Finished])->latest('id')->limit(5)->get(), 'refused' => $request->query('refused') === 'too_large']);
     }
 
     public function store(FileRequest $request, #[CurrentUser] User $user): RedirectResponse
     {
         [$name, $bytes] = $request->content();
         try {
+            Intakes::isFull($user) && throw new UnreadableFile(__('files.too_many', ['count' => Intakes::MOST]));
             $format = $request->chosenFormat() ?? Format::guess($name, substr($bytes, 0, 4000));
-            $text = $format === Format::Mail ? base64_encode($bytes) : PlainText::of($bytes);
-            $preview = $user->previews()->make(['name' => mb_substr($name, 0, 200), 'format' => $format->value, 'content' => $text]);
-            (new ReadFile($user, Clock::now()))($preview);
+            ReadFile::check($format, $bytes);
         } catch (UnreadableFile $fault) {
             return back()->withInput($request->except('file'))->withErrors(['file' => $fault->getMessage()]);
         }
-        $user->previews()->where('created_at', '<', Clock::now()->subDays(2))->delete();
-        $preview->save();
+        $preview = Intakes::begin($user, 'tasks', mb_scrub($name), $bytes, ['format' => $format->value], ReadFile::isQuick($format, $bytes));
 
         return redirect("/gather/files/{$preview->id}");
     }
 
-    public function show(FilePreview $preview, #[CurrentUser] User $user): View
+    public function show(Intake $preview, #[CurrentUser] User $user): View
     {
-        $read = $this->read($user, $preview);
+        if ($preview->stage !== IntakeStage::Ready) {
+            return view('screens.import', ['import' => $preview]);
+        }
+        $shown = clone $preview;
+        $drafts = array_map(Draft::fromJson(...), iterator_to_array(Parts::next($shown, self::SHOWN), false));
 
         return view('screens.preview', [
-            'preview' => $preview, 'read' => $read, 'format' => Format::from($preview->format), 'known' => TakeDrafts::known($user, $read->drafts), 'choices' => array_keys(CsvReader::COLUMNS),
+            'preview' => $preview, 'drafts' => $drafts, 'format' => Format::from((string) $preview->format), 'known' => TakeDrafts::known($user, $drafts), 'choices' => array_keys(CsvReader::COLUMNS),
         ]);
     }
 
     /** What each column of a table holds. */
-    public function update(Request $request, FilePreview $preview): RedirectResponse
+    public function update(Request $request, Intake $preview): RedirectResponse
     {
-        $columns = array_map(static fn (mixed $one): string => is_string($one) && isset(CsvReader::COLUMNS[$one]) ? $one : '', array_values($request->array('columns')));
-        $preview->update(['columns' => $columns]);
+        if ($preview->stage === IntakeStage::Ready) {
+            $columns = array_map(static fn (mixed $one): string => is_string($one) && isset(CsvReader::COLUMNS[$one]) ? $one : '', array_values($request->array('columns')));
+            $preview->update(['columns' => $columns, 'stage' => IntakeStage::Waiting]);
+            Intakes::goOn($preview, $preview->total <= self::AT_ONCE);
+        }
 
         return redirect("/gather/files/{$preview->id}");
     }
 
-    public function take(FilePreview $preview, #[CurrentUser] User $user, TakeDrafts $take): RedirectResponse
+    public function take(Intake $preview): RedirectResponse
     {
-        $format = Format::from($preview->format);
-        [$taken, $known] = $take($user, $this->read($user, $preview)->drafts, $format === Format::Mail ? 'mail' : 'file', Clock::now());
-        $preview->delete();
-        $said = trans_choice('files.taken', $taken).($known > 0 ? ' '.trans_choice('files.known', $known) : '');
+        if ($preview->stage === IntakeStage::Ready) {
+            $preview->update(['stage' => IntakeStage::Taking]);
+            Intakes::goOn($preview, $preview->total <= self::AT_ONCE);
+            $preview->refresh();
+        }
+        if ($preview->stage !== IntakeStage::Finished) {
+            return redirect("/gather/files/{$preview->id}");
+        }
+        $known = $preview->total - $preview->added;
+        $said = trans_choice('files.taken', $preview->added).($known > 0 ? ' '.trans_choice('files.known', $known) : '');
 
-        return redirect('/gather')->with(['status' => $said, 'undo' => $taken > 0]);
+        return redirect('/gather')->with(['status' => $said, 'undo' => $preview->added > 0]);
     }
 
-    public function destroy(FilePreview $preview): RedirectResponse
+    public function destroy(Intake $preview): RedirectResponse
     {
-        $preview->delete();
+        if ($preview->stage !== IntakeStage::Taking) {
+            Parts::forget($preview);
+            $preview->delete();
+        }
 
         return redirect('/gather/files');
     }
@@ -90,14 +113,5 @@ final readonly class FileController
         return response((new WriteTasks($user, Clock::now()))($format, $tasks), 200, [
             'Content-Type' => $format->mediaType().'; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="'.$format->fileName().'"',
         ]);
-    }
-
-    private function read(User $user, FilePreview $preview): ReadTasks
-    {
-        try {
-            return (new ReadFile($user, Clock::now()))($preview);
-        } catch (UnreadableFile $fault) {
-            return new ReadTasks([], [['line' => 1, 'what' => $fault->getMessage()]]);
-        }
     }
 }

@@ -8,10 +8,9 @@ use App\Edits\NewTasks;
 use App\Edits\TaskDraft;
 use App\Http\Requests\CalendarRequest;
 use App\Http\Requests\MeetingRequest;
-use App\ICalendar\UnreadableCalendar;
-use App\Meetings\TakeCalendar;
-use App\Meetings\TakeEvents;
-use App\Models\CalendarImport;
+use App\ICalendar\CalendarSplitter;
+use App\Intake\Intakes;
+use App\Models\Intake;
 use App\Models\Meeting;
 use App\Models\Occurrence;
 use App\Models\RevisionCause;
@@ -47,32 +46,32 @@ final readonly class MeetingController
             'now' => $now,
             'days' => $coming->groupBy(fn ($one): string => $user->local($one->starts_at)->format('Y-m-d')),
             'refused' => $request->query('refused') === 'too_large' ? __('meetings.too_large', ['megabytes' => config('nekto.upload_megabytes')]) : null,
-            'imports' => $user->calendarImports()->latest('id')->limit(5)->get(),
+            'imports' => $user->intakes()->where('kind', 'calendar')->latest('id')->limit(5)->get(),
         ]);
     }
 
-    public function store(CalendarRequest $request, #[CurrentUser] User $user, TakeCalendar $take): RedirectResponse
+    public function store(CalendarRequest $request, #[CurrentUser] User $user): RedirectResponse
     {
-        try {
-            $import = $take($user, $request->file('calendar'), Clock::now());
-        } catch (UnreadableCalendar $error) {
-            return back()->withErrors(['calendar' => $error->getMessage()]);
+        $file = $request->calendar();
+        $text = (string) $file->getContent();
+        $refused = match (true) {
+            ! CalendarSplitter::isCalendar($text) => __('meetings.not_a_calendar'),
+            stripos($text, 'BEGIN:VEVENT') === false => __('meetings.no_events'),
+            Intakes::isFull($user) => __('files.too_many', ['count' => Intakes::MOST]),
+            default => null,
+        };
+        if ($refused !== null) {
+            return back()->withErrors(['calendar' => $refused]);
         }
+        $import = Intakes::begin($user, 'calendar', mb_scrub($file->getClientOriginalName()), $text);
 
         return redirect("/meetings/imports/{$import->id}");
     }
 
-    public function show(CalendarImport $import): View
+    /** How far a file has come, of whatever kind; the page looks again by itself. */
+    public function show(Intake $import): View
     {
         return view('screens.import', ['import' => $import]);
-    }
-
-    /** Takes the next events in; the page presses on until all are. */
-    public function step(CalendarImport $import, TakeEvents $take): RedirectResponse
-    {
-        $take->step($import, Clock::now());
-
-        return redirect("/meetings/imports/{$import->id}");
     }
 
     /** Takes a meeting out of planning or back in, and says how long it takes to get there. */

@@ -7,6 +7,8 @@ namespace App\Http\Controllers;
 use App\Catch\ReadMailbox;
 use App\Catch\TaskOfMessage;
 use App\Files\UnreadableFile;
+use App\Intake\Intakes;
+use App\Models\IntakeStage;
 use App\Models\Message;
 use App\Models\User;
 use App\Time\Clock;
@@ -24,34 +26,51 @@ final readonly class MessageController
     {
         return view('screens.mailbox', [
             'folder' => ReadMailbox::folder($user),
+            'intakes' => $user->intakes()->where('kind', 'mail')->where(static fn ($query) => $query->whereIn('stage', [IntakeStage::Waiting, IntakeStage::Taking, IntakeStage::Aside])->orWhere('failed', '>', 0))->latest('id')->limit(5)->get(),
             'messages' => $user->messages()->withCount('attachments')->orderByDesc('received_at')->limit(200)->get(),
         ]);
     }
 
     /** Messages brought in by hand, besides those that were dropped into the folder. */
-    public function store(Request $request, #[CurrentUser] User $user, ReadMailbox $mailbox): RedirectResponse
+    public function store(Request $request, #[CurrentUser] User $user): RedirectResponse
     {
         $file = $request->file('file');
         if (! $file instanceof UploadedFile || ! $file->isValid()) {
             return back()->withErrors(['file' => __($file === null ? 'files.choose' : 'files.too_large')]);
         }
+        if (Intakes::isFull($user)) {
+            return back()->withErrors(['file' => __('files.too_many', ['count' => Intakes::MOST])]);
+        }
+        $before = self::last($user);
         try {
-            $new = $mailbox->take($user, (string) $file->getContent(), Clock::now());
+            ReadMailbox::begin($user, $file->getClientOriginalName(), (string) $file->getContent());
         } catch (UnreadableFile $fault) {
             return back()->withErrors(['file' => $fault->getMessage()]);
         }
 
-        return back()->with('status', trans_choice('mail.arrived', $new));
+        return back()->with('status', self::said($user, $before));
     }
 
     /** Looks into the folder now. */
-    public function fetch(#[CurrentUser] User $user, ReadMailbox $mailbox): RedirectResponse
+    public function fetch(#[CurrentUser] User $user): RedirectResponse
     {
-        $before = $user->messages()->count();
-        $faults = $mailbox($user, Clock::now());
-        $said = trans_choice('mail.arrived', $user->messages()->count() - $before);
+        $before = self::last($user);
+        $faults = ReadMailbox::of($user);
 
-        return back()->with('status', $said)->withErrors($faults === [] ? [] : ['file' => implode(' ', $faults)]);
+        return back()->with('status', self::said($user, $before))->withErrors($faults === [] ? [] : ['file' => implode(' ', $faults)]);
+    }
+
+    private static function last(User $user): int
+    {
+        return (int) $user->intakes()->max('id');
+    }
+
+    /** What has come of the files that were handed over since. */
+    private static function said(User $user, int $before): string
+    {
+        $since = $user->intakes()->where('id', '>', $before);
+
+        return (clone $since)->underWay()->exists() ? __('mail.being_read') : trans_choice('mail.arrived', (int) $since->sum('added'));
     }
 
     public function show(Message $message): View

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\CheckPassword;
+use App\Accounts\SigningIn;
 use App\Http\Requests\SignInRequest;
+use App\Time\RealTime;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
 use Illuminate\View\View;
 
@@ -20,12 +22,18 @@ final readonly class SessionController
         return view('screens.sign-in');
     }
 
-    public function store(SignInRequest $request): RedirectResponse
+    public function store(SignInRequest $request, CheckPassword $check, SigningIn $signingIn): JsonResponse|RedirectResponse
     {
-        if (! Auth::attempt($request->credentials(), $request->boolean('remember'))) {
+        $user = $check($request->email(), $request->password());
+        if ($user === null) {
             throw ValidationException::withMessages(['email' => __('auth.failed')]);
         }
-        $request->session()->regenerate();
+        if ($user->second_since !== null) {
+            $request->session()->put(SecondFactorController::WHO, ['user' => $user->id, 'stays' => $request->boolean('remember'), 'at' => RealTime::seconds()]);
+
+            return $request->expectsJson() ? response()->json(['next' => '/sign-in/code']) : redirect('/sign-in/code');
+        }
+        $signingIn->begin($user, $request->session(), $request->boolean('remember'));
 
         return redirect()->intended('/shape');
     }
@@ -38,9 +46,7 @@ final readonly class SessionController
 
     public function destroy(Request $request): RedirectResponse
     {
-        Auth::guard('web')->logout();
-        $request->session()->invalidate();
-        $request->session()->regenerateToken();
+        SigningIn::leave($request->session());
 
         return redirect('/sign-in');
     }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Accounts\OpenAccount;
+use App\Accounts\SigningIn;
 use App\Http\Requests\SignUpRequest;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\View\View;
 
 /** Opening an account. */
@@ -18,10 +18,9 @@ final readonly class SignUpController
         return view('screens.sign-up');
     }
 
-    public function store(SignUpRequest $request, OpenAccount $open): RedirectResponse
+    public function store(SignUpRequest $request, OpenAccount $open, SigningIn $signingIn): RedirectResponse
     {
-        Auth::login($open(...$request->account()));
-        $request->session()->regenerate();
+        $signingIn->begin($open(...$request->account()), $request->session(), stays: false);
 
         return redirect('/gather')->with('status', __('auth.welcome'));
     }

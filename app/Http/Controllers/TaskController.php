@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Edits\TaskEdit;
 use App\Http\Requests\ManyRequest;
 use App\Http\Requests\TaskRequest;
+use App\Http\SafeAddress;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
@@ -24,15 +25,15 @@ final readonly class TaskController
 
     public function edit(Task $task, #[CurrentUser] User $user): View
     {
-        return view('screens.task', $this->screen->of($user, $task, url()->previous('/gather')));
+        return view('screens.task', $this->screen->of($user, $task, SafeAddress::own(url()->previous('/gather')) ?? '/gather'));
     }
 
     public function update(TaskRequest $request, Task $task, Said $said): RedirectResponse
     {
         $revision = $this->edit->change($task, $request->columns(), Clock::now(), contexts: $request->contexts());
-        $to = $request->string('back')->toString();
+        $to = $request->filled('back') ? SafeAddress::own($request->string('back')->toString()) : null;
 
-        return ($to !== '' && str_starts_with($to, url('/')) ? redirect($to) : back())->with($said->about($revision, __('task.saved', ['title' => $task->title])));
+        return ($to === null ? back() : redirect($to))->with($said->about($revision, __('task.saved', ['title' => $task->title])));
     }
 
     /** Out of the inbox, to be weighed. */

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Accounts\SigningIn;
+use Illuminate\Contracts\Session\Session;
 use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession;
+use Symfony\Component\HttpFoundation\Response;
 
 /**
  * Starts the session, and stores it unless a window asked by itself: what it read when it began would else be written over
@@ -17,5 +20,12 @@ final class KeepsSession extends StartSession
     protected function saveSession($request): void
     {
         $request->headers->has('X-By-Itself') || parent::saveSession($request);
+    }
+
+    /** Beyond the browser's closing only where the person said so. */
+    protected function addCookieToResponse(Response $response, Session $session): void
+    {
+        $session->get(SigningIn::STAYS) || config(['session.expire_on_close' => true]);
+        parent::addCookieToResponse($response, $session);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Accounts\SigningIn;
+use App\Models\SignIn;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\Request;
 use Illuminate\Session\SessionManager;
@@ -11,9 +13,8 @@ use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * For what open windows ask every few seconds: the session tells who it is, and is neither written back nor looked up in
- * the database. The account's id is the request's attribute
- * "account", that of the session "session".
+ * For what open windows ask every few seconds: the session tells who it is, and is not written back; asking does not keep
+ * anybody signed in. The account's id is the request's attribute "account", that of the session "session".
  */
 final readonly class KnowsPerson
 {
@@ -40,6 +41,9 @@ final readonly class KnowsPerson
         $session->start();
         $id = $session->get(Auth::guard('web')->getName());
 
-        return is_numeric($id) ? (int) $id : null;
+        $isGoing = is_numeric($id) && ! SigningIn::isOver($session, $session->get('idle'))
+            && SignIn::query()->whereKey($session->get(SigningIn::ROW))->where('user_id', $id)->going()->exists();
+
+        return $isGoing ? (int) $id : null;
     }
 }

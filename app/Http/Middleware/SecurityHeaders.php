@@ -17,6 +17,8 @@ final class SecurityHeaders
     public function handle(Request $request, \Closure $next): Response
     {
         $response = $next($request);
+        headers_sent() || header_remove('X-Powered-By');
+        $request->isSecure() && $response->headers->set('Strict-Transport-Security', 'max-age=31536000; includeSubDomains');
         $response->headers->add([
             'Content-Security-Policy' => $response->headers->get('Content-Security-Policy') ?? self::POLICY, // a file handed out has a stricter one
             'X-Content-Type-Options' => 'nosniff',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\UploadedFile;
 
 /** A calendar file. */
 final class CalendarRequest extends FormRequest
@@ -21,5 +22,12 @@ final class CalendarRequest extends FormRequest
         $tooLarge = __('meetings.too_large', ['megabytes' => config('nekto.upload_megabytes')]);
 
         return ['calendar.required' => __('meetings.choose_a_file'), 'calendar.max' => $tooLarge, 'calendar.uploaded' => $tooLarge];
+    }
+
+    public function calendar(): UploadedFile
+    {
+        $file = $this->file('calendar');
+
+        return $file instanceof UploadedFile ? $file : throw new \LogicException('Checked by the rules.');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Accounts\StrongPassword;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** Who signs in. */
@@ -12,12 +13,16 @@ final class SignInRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['email' => ['required', 'string', 'email'], 'password' => ['required', 'string']];
+        return ['email' => ['required', 'string', 'email', 'max:200'], 'password' => ['required', 'string', 'max:'.StrongPassword::MOST]];
     }
 
-    /** @return array{email: string, password: string} */
-    public function credentials(): array
+    public function email(): string
     {
-        return ['email' => $this->string('email')->toString(), 'password' => (string) $this->input('password')];
+        return $this->string('email')->lower()->toString();
+    }
+
+    public function password(): string
+    {
+        return (string) $this->input('password');
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Accounts\StrongPassword;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Illuminate\Validation\Rules\Password;
 
 final class SignUpRequest extends FormRequest
 {
@@ -17,7 +17,7 @@ final class SignUpRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:100'],
             'email' => ['required', 'string', 'email', 'max:200', Rule::unique(User::class)],
-            'password' => ['required', 'string', 'max:200', Password::defaults()],
+            'password' => ['required', 'string', new StrongPassword([$this->string('name')->toString(), $this->string('email')->toString()])],
             'zone' => ['nullable', 'timezone:all'],
         ];
     }

@@ -146,7 +146,7 @@ export function listenForForms() {
     document.addEventListener('keydown', pressedInField, true)
     document.addEventListener('click', clicked)
     document.addEventListener('toggle', opened, true)
-    pressOn()
+    watchProgress()
 }
 
 function submitted(event) {
@@ -260,10 +260,7 @@ export function goTo(address) {
     isPending() ? settled().then(() => location.assign(address)) : location.assign(address)
 }
 
-/** Long work goes on by itself, a step at a time, with its progress shown. */
-function pressOn() {
-    const form = document.querySelector('form[data-press-on]')
-    if (form) {
-        send(form).then(({ isDone }) => isDone && pressOn())
-    }
+/** Long work goes on at the server; while a page shows how far it came, it looks again. */
+function watchProgress() {
+    setInterval(() => document.querySelector('[data-watch]') && document.visibilityState === 'visible' && document.dispatchEvent(new CustomEvent('nekto:refresh')), LOOKS_AGAIN)
 }

@@ -5,9 +5,8 @@ import { here } from './deliver.js'
 /** Signs in without leaving the page: what is typed there stays where it is. */
 export async function signInHere() {
     document.getElementById('sign-in-here')?.remove()
-    const page = new DOMParser().parseFromString(await (await fetch('/sign-in', { credentials: 'same-origin' })).text(), 'text/html')
-    const form = page.querySelector('form[action="/sign-in"], form[method=post]')
-    if (!form || !page.querySelector('[name=password]')) { // somebody has signed in meanwhile, in another window
+    const form = await formOf('/sign-in')
+    if (!form) { // somebody has signed in meanwhile, in another window
         return follow()
     }
     const dialog = document.createElement('dialog')
@@ -15,26 +14,45 @@ export async function signInHere() {
     dialog.setAttribute('aria-label', 'Sign in')
     const title = document.createElement('h2')
     title.textContent = 'Sign in, and go on here'
-    dialog.append(title, document.importNode(form, true))
+    dialog.append(title)
+    ask(dialog, form)
     document.body.append(dialog)
-    const own = dialog.querySelector('form')
+    dialog.addEventListener('close', () => dialog.remove())
+    dialog.showModal()
+}
+
+/** A form of the doors, taken out of its page; null if that page has none for somebody who is signed in. */
+async function formOf(address) {
+    const page = new DOMParser().parseFromString(await (await fetch(address, { credentials: 'same-origin' })).text(), 'text/html')
+    const form = page.querySelector('.door form')
+    return form?.querySelector('[name=password], [name=code]') ? form : null
+}
+
+/** Lays a form into the dialog; where the password is not all, the next one follows. */
+function ask(dialog, form) {
+    dialog.querySelector('form')?.remove()
+    const own = document.importNode(form, true)
+    dialog.append(own)
+    own.querySelector('[autofocus]')?.focus()
     own.addEventListener('submit', async (event) => {
         event.preventDefault()
         event.stopPropagation()
         const response = await fetch(own.action, { method: 'POST', body: new FormData(own), credentials: 'same-origin', headers: { Accept: 'application/json' } })
         if (response.status === 422 || response.status === 429) {
-            const said = dialog.querySelector('.error') ?? own.insertBefore(document.createElement('p'), own.firstChild)
+            const said = own.querySelector('.error') ?? own.insertBefore(document.createElement('p'), own.firstChild)
             said.className = 'error'
             said.setAttribute('role', 'alert')
             said.textContent = response.status === 429 ? 'Too many tries. Wait a minute, then try again.' : Object.values((await response.json()).errors)[0][0]
             return
         }
+        const next = response.redirected ? null : (await response.json().catch(() => ({}))).next
+        const following = next ? await formOf(next) : null
+        if (following) {
+            return ask(dialog, following)
+        }
         dialog.close()
-        dialog.remove()
         follow()
     })
-    dialog.addEventListener('close', () => dialog.remove())
-    dialog.showModal()
 }
 
 async function follow() {

@@ -9,6 +9,7 @@
             @endif
             @if (session('revision') !== null)<x-undo :revision="session('revision')"><button class="button">Undo <kbd>U</kbd></button></x-undo>@endif
             @if (session('redo') !== null)<x-undo :revision="session('redo')" again><button class="button">Redo <kbd>Shift U</kbd></button></x-undo>@endif
+            @foreach (session('kept', []) as $text)<textarea class="field kept-text" readonly rows="{{ min(4, 1 + substr_count($text, "\n")) }}" aria-label="What you had typed">{{ $text }}</textarea>@endforeach
             <button class="close" type="button" aria-label="Close">×</button>
         </div>
     @endif

@@ -1,17 +1,25 @@
-<x-layout title="Bringing in {{ $import->file_name }}" at="meetings">
-    @php $percent = $import->total === 0 ? 100 : (int) floor(100 * $import->taken / $import->total); @endphp
-    <div class="title-row"><h1>{{ $import->file_name }}</h1><x-says /></div>
-    <div class="section-head @if ($import->problems) section-warn @endif"><h2>{{ $import->finished_at ? 'Brought in' : 'Being brought in' }}</h2><span class="soft">{{ $import->taken }} of {{ $import->total }}</span></div>
+@php
+    use App\Models\IntakeStage;
+    $isUnderWay = $import->stage->isUnderWay();
+    $back = ['calendar' => ['/meetings', 'All meetings'], 'mail' => ['/gather/mailbox', 'The mailbox'], 'tasks' => ['/gather/files', 'Files']][$import->kind];
+    $same = max(0, $import->taken - $import->added - $import->changed - $import->failed);
+@endphp
+<x-layout title="Bringing in {{ $import->name }}" :at="$import->kind === 'calendar' ? 'meetings' : null" :station="$import->kind === 'calendar' ? null : 'gather'">
+    <div class="title-row"><h1>{{ $import->name }}</h1><x-says /></div>
+    <div @class(['section-head', 'section-warn' => $import->failed > 0 || $import->stage === IntakeStage::Aside])><h2>{{ ['waiting' => 'Being read', 'taking' => 'Being brought in', 'ready' => 'Read', 'finished' => 'Brought in', 'aside' => 'Put aside'][$import->stage->value] }}</h2><span class="soft">{{ number_format($import->taken) }} of {{ number_format($import->total) }}</span></div>
     <br>
-    <div class="progress" role="progressbar" aria-label="Events taken in" aria-valuemin="0" aria-valuemax="100" aria-valuenow="{{ $percent }}"><i style="--w:{{ $percent }}"></i></div>
-    <p style="padding:8px 0" role="status">{{ number_format($import->added) }} new, {{ number_format($import->changed) }} changed, {{ number_format($import->taken - $import->added - $import->changed - collect($import->problems)->count() < 0 ? 0 : $import->taken - $import->added - $import->changed - collect($import->problems)->count()) }} as they were{{ $import->problems ? ', '.count($import->problems).' not read' : '' }}.</p>
-    @if ($import->finished_at === null)
-        <form method="post" action="/meetings/imports/{{ $import->id }}/step" id="go-on" data-press-on>@csrf<button class="button button-main">Go on</button></form>
+    <div class="progress" role="progressbar" aria-label="Taken in" aria-valuemin="0" aria-valuemax="100" aria-valuenow="{{ $import->percent() }}"><i style="--w:{{ $import->percent() }}"></i></div>
+    @if ($import->why)<p class="warning" role="alert">{{ $import->why }}</p>@endif
+    <p class="import-counts" role="status">{{ number_format($import->added) }} new, @if ($import->kind === 'calendar'){{ number_format($import->changed) }} changed, @endif{{ number_format($same) }} as they were{{ $import->failed ? ', '.number_format($import->failed).' not read' : '' }}.</p>
+    @if ($isUnderWay)
+        <p class="soft" data-watch>It goes on by itself, also when this page is left.</p>
+        <noscript><p><a class="button" href="{{ request()->getPathInfo() }}">Look again</a></p></noscript>
     @else
-        <div class="actions"><a class="button button-main" href="/shape">To today</a><a class="button" href="/meetings">All meetings</a></div>
+        <div class="actions"><a class="button button-main" href="{{ $import->kind === 'calendar' ? '/shape' : '/gather' }}">{{ $import->kind === 'calendar' ? 'To today' : 'To Gather' }}</a><a class="button" href="{{ $back[0] }}">{{ $back[1] }}</a></div>
     @endif
     @if ($import->problems)
         <div class="section-head section-warn"><h2>Could not be read</h2><span class="soft">the rest was taken</span></div>
         @foreach ($import->problems as $problem)<div class="list-row"><span class="soft">line {{ $problem['line'] }}</span><span>{{ $problem['what'] }}</span></div>@endforeach
+        @if ($import->failed > count($import->problems))<p class="soft">{{ number_format($import->failed - count($import->problems)) }} more of that kind.</p>@endif
     @endif
 </x-layout>

@@ -35,7 +35,7 @@
             @if ($imports->isNotEmpty())
                 <div class="section-head"><h2>Brought in lately</h2></div>
                 @foreach ($imports as $import)
-                    <div class="list-row"><span>{{ $user->local($import->created_at)->format('D j M, H:i') }}</span><a class="grow" href="/meetings/imports/{{ $import->id }}">{{ $import->file_name }}</a><span class="soft">{{ $import->added }} new, {{ $import->changed }} changed, {{ count($import->problems) }} not read</span></div>
+                    <div class="list-row"><span>{{ $user->local($import->created_at)->format('D j M, H:i') }}</span><a class="grow" href="/meetings/imports/{{ $import->id }}">{{ $import->name }}</a><span class="soft">@if ($import->stage->isUnderWay()) {{ $import->percent() }} %, @elseif ($import->why) put aside, @endif{{ $import->added }} new, {{ $import->changed }} changed, {{ $import->failed }} not read</span></div>
                 @endforeach
             @endif
         </section>

@@ -165,9 +165,10 @@ final class OddInputTest extends FeatureTestCase
             'reserve' => [$user->reserves()->create(['title' => 'A', 'starts_at' => $this->utc('2026-03-11 15:30'), 'ends_at' => $this->utc('2026-03-11 16:00')])->id],
             'mail' => [$user->outboxMails()->create(['to' => 'a', 'subject' => 'A', 'body' => '', 'source' => '', 'sent_at' => now()])->id],
             'token' => [$user->captureTokens()->create(['name' => 'A', 'hash' => 'a'])->id],
-            'preview' => [$user->previews()->create(['name' => 'a', 'format' => 'todotxt', 'content' => 'Buy lamps'])->id],
+            'preview' => [$user->intakes()->create(['kind' => 'tasks', 'name' => 'a', 'format' => 'todotxt', 'stage' => 'ready'])->id],
             'occurrence' => [(int) $user->occurrences()->value('id')], 'meeting' => [(int) $user->meetings()->value('id')], 'set' => [$set->id],
-            'exception' => [$set->exceptions()->create(['date' => '2026-03-12', 'stretches' => []])->id], 'import' => [$user->calendarImports()->create(['file_name' => 'a.ics', 'total' => 0])->id],
+            'exception' => [$set->exceptions()->create(['date' => '2026-03-12', 'stretches' => []])->id], 'import' => [$user->intakes()->create(['kind' => 'calendar', 'name' => 'a.ics'])->id],
+            'signIn' => [$user->signIns()->create(['agent' => 'a', 'address' => 'a', 'stays' => false, 'began_at' => now(), 'seen_at' => now()])->id], 'letter' => ['a', str_repeat('b', 40)],
             'date' => ['2026-03-11', '2026-03-12', '2026-12-31'], 'format' => ['csv', 'markdown', 'json', 'ics', 'todotxt'],
         ];
     }

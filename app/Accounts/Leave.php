@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Accounts;
+
+use App\Models\User;
+use App\Post\PostMail;
+use App\Time\Clock;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Storage;
+
+/** Deleting an account: it rests for seven days, in which it can be taken back; then it is gone, and its files with it. */
+final readonly class Leave
+{
+    public const DAYS = 7;
+
+    public function __construct(private Happened $happened, private PostMail $post) {}
+
+    public function ask(User $user): void
+    {
+        $user->forceFill(['leaves_at' => now()->addDays(self::DAYS)])->save();
+        SigningIn::endOthers($user, null);
+        ($this->happened)($user, 'leave_asked');
+        ($this->post)($user, __('account.mail.leave_subject'), __('account.mail.leave_body', ['day' => self::day($user), 'days' => self::DAYS]), Clock::now());
+    }
+
+    public function takeBack(User $user): void
+    {
+        $user->forceFill(['leaves_at' => null])->save();
+        ($this->happened)($user, 'leave_taken_back');
+    }
+
+    /** The last day on which it can be taken back, as the person's calendar has it. */
+    public static function day(User $user): string
+    {
+        return $user->leaves_at === null ? '' : $user->local($user->leaves_at)->format('l j F Y');
+    }
+
+    /** @return int accounts that are gone */
+    public static function carryOut(CarbonImmutable $now): int
+    {
+        $leaving = User::query()->whereNotNull('leaves_at')->where('leaves_at', '<=', $now)->get();
+        foreach ($leaving as $user) {
+            $files = array_values(array_filter([...$user->intakes()->pluck('path')->all(), ...$user->intakes()->pluck('parts')->all()]));
+            $user->delete(); // its rows go with it, each by its foreign key
+            Storage::delete($files);
+            Storage::deleteDirectory("files/{$user->id}");
+            Storage::deleteDirectory("mailbox/{$user->id}");
+        }
+
+        return $leaving->count();
+    }
+}

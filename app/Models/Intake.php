@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A file that is coming in, or came.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property string $kind calendar, mail or tasks
+ * @property IntakeStage $stage
+ * @property string $name of the file
+ * @property string|null $format of tasks
+ * @property list<string>|null $columns of a table: what each holds
+ * @property list<string>|null $header of a table: its headings
+ * @property string|null $path the file as it came, in the application's storage
+ * @property string|null $parts what it was cut into, a line each
+ * @property int $position bytes of the parts that are taken
+ * @property int $total parts
+ * @property int $taken parts that were looked at
+ * @property int $added
+ * @property int $changed
+ * @property int $failed parts that could not be read
+ * @property list<array{line: int, what: string}> $problems the first of them
+ * @property int $late parts that took too long
+ * @property string|null $why it was put aside
+ * @property CarbonImmutable|null $finished_at
+ * @property CarbonImmutable $created_at
+ * @property CarbonImmutable $updated_at
+ * @property-read User $user
+ */
+final class Intake extends Model
+{
+    use WakesQuickly;
+
+    /** Problems that are kept to be shown. */
+    private const MOST_PROBLEMS = 200;
+
+    protected $fillable = ['kind', 'stage', 'name', 'format', 'columns', 'header', 'path', 'parts', 'position', 'total', 'taken', 'added', 'changed', 'failed', 'problems', 'late', 'why', 'finished_at'];
+
+    protected $attributes = ['stage' => 'waiting', 'position' => 0, 'total' => 0, 'taken' => 0, 'added' => 0, 'changed' => 0, 'failed' => 0, 'problems' => '[]', 'late' => 0, 'finished_at' => null, 'path' => null, 'parts' => null, 'columns' => null, 'header' => null, 'format' => null, 'why' => null];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @param  Builder<self>  $query */
+    public function scopeUnderWay(Builder $query): void
+    {
+        $query->whereIn('stage', [IntakeStage::Waiting, IntakeStage::Taking]);
+    }
+
+    public function fail(int $line, string $what): void
+    {
+        $this->failed++;
+        count($this->problems) < self::MOST_PROBLEMS && $this->problems = [...$this->problems, ['line' => $line, 'what' => $what]];
+    }
+
+    public function percent(): int
+    {
+        return $this->total === 0 ? ($this->stage === IntakeStage::Finished ? 100 : 0) : (int) floor(100 * $this->taken / $this->total);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['stage' => IntakeStage::class, 'columns' => 'array', 'header' => 'array', 'problems' => 'array', 'finished_at' => 'immutable_datetime', 'created_at' => 'immutable_datetime', 'updated_at' => 'immutable_datetime'];
+    }
+}
