@@ -47,6 +47,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/shape');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontFlash(['own_password', 'code']);
         // Refused before there is a session to carry a message.
         $exceptions->render(fn (PostTooLargeException $error, Request $request) => redirect($request->is('meetings') ? '/meetings?refused=too_large' : '/gather/files?refused=too_large'));
         // A block of one's own that the plan or another window has replaced meanwhile, or one that never was.

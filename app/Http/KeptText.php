@@ -15,7 +15,7 @@ final class KeptText
     private const KEY = 'kept_text';
 
     /** Never kept, whatever they hold. */
-    private const SECRET = ['password', 'current_password', 'code', '_token', '_method', '_once', '_age'];
+    private const SECRET = ['password', 'current_password', 'own_password', 'code', '_token', '_method', '_once', '_age'];
 
     /** Bytes; more would make a session slow. */
     private const MOST = 500_000;

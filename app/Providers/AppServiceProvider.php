@@ -54,8 +54,9 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perHour(50)->by('account|'.$email($request))->after($failed), // from wherever the tries come
         ]);
         $tried = static fn (Request $request): string => (string) ($request->user()?->getAuthIdentifier() ?? $request->session()->get(SecondFactorController::WHO)['user'] ?? $request->ip());
-        RateLimiter::for('second', fn (Request $request): array => [Limit::perMinute(5)->by('minute|'.$tried($request)), Limit::perHour(20)->by('hour|'.$tried($request))]);
-        RateLimiter::for('password', fn (Request $request): array => [Limit::perMinute(5)->by('minute|'.$tried($request)), Limit::perHour(30)->by('hour|'.$tried($request))]);
+        $wrong = static fn (Response $response): bool => $response->getStatusCode() >= 400 || session('errors') !== null; // what fits was no guess
+        RateLimiter::for('second', fn (Request $request): array => [Limit::perMinute(5)->by('minute|'.$tried($request))->after($wrong), Limit::perHour(20)->by('hour|'.$tried($request))->after($wrong)]);
+        RateLimiter::for('password', fn (Request $request): array => [Limit::perMinute(5)->by('minute|'.$tried($request))->after($wrong), Limit::perHour(30)->by('hour|'.$tried($request))->after($wrong)]);
         RateLimiter::for('forgotten', fn (Request $request): array => [Limit::perHour(5)->by('account|'.$email($request)), Limit::perHour(20)->by((string) $request->ip())]);
         RateLimiter::for('sign-up', fn (Request $request): Limit => Limit::perHour(20)->by((string) $request->ip()));
         RateLimiter::for('upload', fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->user()?->getAuthIdentifier()));

@@ -36,6 +36,8 @@ const SCREENS = {
     task: '/tasks/8',
     meetings: '/meetings',
     settings: '/settings',
+    'your account': '/account',
+    'a web page to catch': '/capture?title=River%20survey&url=https%3A%2F%2Fexample.org%2F1911',
 }
 
 /** What is wrong with the page in light; and in dark, where only the colours differ. */
@@ -74,7 +76,7 @@ test('a chosen block, the keys and a toast can be used by everyone', async ({ pa
 
 test('the doors can be used by everyone', async ({ page, context }) => {
     await context.clearCookies()
-    for (const address of ['/sign-in', '/sign-up']) {
+    for (const address of ['/sign-in', '/sign-up', '/forgotten']) {
         await page.goto(address)
         expect(await faultsInBothLights(page)).toEqual([])
     }

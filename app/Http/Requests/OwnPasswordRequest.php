@@ -16,13 +16,13 @@ final class OwnPasswordRequest extends FormRequest
     {
         $address = $this->routeIs('account.address') ? ['email' => ['required', 'string', 'email', 'max:200', Rule::unique(User::class)]] : [];
 
-        return ['password' => ['required', 'string', 'current_password'], ...$address];
+        return ['own_password' => ['required', 'string', 'current_password'], ...$address];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['password.current_password' => __('account.wrong_password'), 'password.required' => __('account.ask_password'), 'email.unique' => __('account.address_taken')];
+        return ['own_password.current_password' => __('account.wrong_password'), 'own_password.required' => __('account.ask_password'), 'email.unique' => __('account.address_taken')];
     }
 
     public function email(): string

@@ -11,6 +11,9 @@ const TEXT = 'textarea, input:not([type=hidden], [type=checkbox], [type=radio])'
 
 const ROW = '[data-list] > *'
 
+/** Milliseconds between two looks at what goes on at the server. */
+const LOOKS_AGAIN = 1500
+
 const NOT_NOW = {
     away: 'Nekto cannot be reached just now, and this needs it. Nothing was lost; what you typed stays where it is.',
     closed: 'You are signed out on this device. Nothing was lost; sign in here and press it again.',

@@ -20,8 +20,8 @@ final class LeaveTest extends DoorsTestCase
     {
         $this->signIn();
         $this->elsewhere();
-        $this->delete('/account', ['password' => 'wrong'])->assertSessionHasErrors('password');
-        $this->delete('/account', ['password' => self::PASSWORD])->assertRedirect('/sign-in');
+        $this->delete('/account', ['own_password' => 'wrong'])->assertSessionHasErrors('own_password');
+        $this->delete('/account', ['own_password' => self::PASSWORD])->assertRedirect('/sign-in');
         self::assertStringContainsString('Wednesday 18 March 2026', (string) session('status'));
         self::assertSame(0, $this->ines->signIns()->going()->count());
         self::assertSame('Your account is to be deleted', $this->ines->outboxMails()->latest('id')->value('subject'));
@@ -76,6 +76,6 @@ final class LeaveTest extends DoorsTestCase
     private function leave(): void
     {
         $this->signIn();
-        $this->delete('/account', ['password' => self::PASSWORD]);
+        $this->delete('/account', ['own_password' => self::PASSWORD]);
     }
 }

@@ -157,8 +157,8 @@ final class PasswordTest extends DoorsTestCase
     public function a_new_address_counts_once_its_letter_is_answered(): void
     {
         $this->signIn();
-        $this->put('/account/address', ['email' => 'ines@example.net', 'password' => 'wrong'])->assertSessionHasErrors('password');
-        $this->put('/account/address', ['email' => 'INES@example.net', 'password' => self::PASSWORD])->assertSessionHasNoErrors();
+        $this->put('/account/address', ['email' => 'ines@example.net', 'own_password' => 'wrong'])->assertSessionHasErrors('own_password');
+        $this->put('/account/address', ['email' => 'INES@example.net', 'own_password' => self::PASSWORD])->assertSessionHasNoErrors();
         self::assertSame('moura@example.org', $this->ines->refresh()->email);
         self::assertSame('Another address was asked for', $this->ines->outboxMails()->latest('id')->value('subject'), 'the old address hears of it');
 
@@ -174,8 +174,8 @@ final class PasswordTest extends DoorsTestCase
     {
         $this->person('wim@example.org');
         $this->signIn();
-        $this->put('/account/address', ['email' => 'WIM@example.org', 'password' => self::PASSWORD])->assertSessionHasErrors('email');
-        $this->put('/account/address', ['email' => 'later@example.org', 'password' => self::PASSWORD]);
+        $this->put('/account/address', ['email' => 'WIM@example.org', 'own_password' => self::PASSWORD])->assertSessionHasErrors('email');
+        $this->put('/account/address', ['email' => 'later@example.org', 'own_password' => self::PASSWORD]);
         $link = $this->link();
         $this->person('later@example.org'); // taken between the letter and its answer
         $this->get($link);
@@ -186,7 +186,7 @@ final class PasswordTest extends DoorsTestCase
     public function a_changed_password_makes_every_letter_void(): void
     {
         $this->signIn();
-        $this->put('/account/address', ['email' => 'thief@example.net', 'password' => self::PASSWORD]);
+        $this->put('/account/address', ['email' => 'thief@example.net', 'own_password' => self::PASSWORD]);
         $this->put('/account/password', ['current_password' => self::PASSWORD, 'password' => self::NEW]);
 
         self::assertSame(0, MailedLink::query()->count());

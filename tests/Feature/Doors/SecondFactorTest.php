@@ -17,8 +17,8 @@ final class SecondFactorTest extends DoorsTestCase
     {
         $this->signIn();
         $there = $this->elsewhere();
-        $this->post('/account/second', ['password' => 'wrong'])->assertSessionHasErrors('password');
-        $this->post('/account/second', ['password' => self::PASSWORD])->assertSessionHasNoErrors();
+        $this->post('/account/second', ['own_password' => 'wrong'])->assertSessionHasErrors('own_password');
+        $this->post('/account/second', ['own_password' => self::PASSWORD])->assertSessionHasNoErrors();
         $secret = Crypt::decryptString((string) $this->ines->refresh()->second_secret);
         $this->get('/account')->assertSee('data-code="otpauth://totp/Nekto%3Amoura%40example.org?secret='.Totp::base32($secret).'&amp;issuer=Nekto"', false);
         self::assertNull($this->ines->second_since);
@@ -95,10 +95,10 @@ final class SecondFactorTest extends DoorsTestCase
     {
         $former = $this->setUpSecond();
         $this->actingAs($this->ines->refresh());
-        $this->post('/account/second/recovery', ['password' => self::PASSWORD])->assertSessionHas('recovery', static fn (array $codes): bool => array_intersect($codes, $former) === [] && count($codes) === 10);
-        $this->delete('/account/second', ['password' => 'wrong'])->assertSessionHasErrors('password');
+        $this->post('/account/second/recovery', ['own_password' => self::PASSWORD])->assertSessionHas('recovery', static fn (array $codes): bool => array_intersect($codes, $former) === [] && count($codes) === 10);
+        $this->delete('/account/second', ['own_password' => 'wrong'])->assertSessionHasErrors('own_password');
         self::assertNotNull($this->ines->refresh()->second_since);
-        $this->delete('/account/second', ['password' => self::PASSWORD]);
+        $this->delete('/account/second', ['own_password' => self::PASSWORD]);
         self::assertSame([null, null, null], array_values($this->ines->refresh()->only(['second_since', 'second_secret', 'recovery'])));
     }
 
