@@ -15,6 +15,9 @@ return [
     // The room that the files of one account have.
     'files_megabytes' => (int) env('NEKTO_FILES_MEGABYTES', 500),
 
+    // How often programs may send something in a minute, from one address.
+    'captures' => (int) env('NEKTO_CAPTURES', 60),
+
     // Further names under which this installation is called, with commas between; that of APP_URL is known.
     'hosts' => env('NEKTO_HOSTS', ''),
 
