@@ -46,6 +46,7 @@
                     <summary>{{ $person->name }}</summary>
                     <div class="menu">
                         <a href="/settings">Settings</a>
+                        <a href="/account">Your account</a>
                         <button type="button" data-show="keys">All keys</button>
                         @if ($undo)<x-undo :revision="$undo->id"><button data-page-key="u">{{ $undo->label }}</button></x-undo>@endif
                         @if ($redo)<x-undo :revision="$redo" again><button data-page-key="U">Redo: take the undo back</button></x-undo>@endif
@@ -67,6 +68,7 @@
             <a href="/search">Search</a>
             <a href="/meetings">Meetings</a>
             <a href="/settings">Settings</a>
+            <a href="/account">Your account</a>
             @if ($undo)<x-undo :revision="$undo->id"><button>{{ $undo->label }}</button></x-undo>@endif
             <form method="post" action="/sign-out" data-whole>@csrf<button>Sign out</button></form>
         </nav>

@@ -1,5 +1,5 @@
 <x-layout title="Catch a page" quiet>
-    <div class="door page captured">
+    <div class="door page">
         <span class="wordmark">Nekto</span>
         @if (session('caught'))
             <h1>Caught.</h1>
