@@ -19,6 +19,6 @@ final class Grid
     /** The last multiple of a step up to so many minutes. */
     public static function down(int $minutes): int
     {
-        return (int) floor($minutes / self::STEP) * self::STEP;
+        return $minutes - ($minutes % self::STEP + self::STEP) % self::STEP;
     }
 }

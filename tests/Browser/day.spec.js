@@ -247,7 +247,7 @@ test('signing out and up again gives an empty, teaching account', async ({ page 
     await page.getByLabel('Mail address').fill('wim@example.org')
     await page.getByLabel('Password').fill('short')
     await page.getByRole('button', { name: 'Open it' }).click()
-    await expect(page.locator('main')).toContainText('10 characters')
+    await expect(page.locator('main')).toContainText('12 characters')
     await expect(page.getByLabel('Your name')).toHaveValue('Wim Adler')
     await page.getByLabel('Password').fill('long enough now')
     await page.getByRole('button', { name: 'Open it' }).click()

@@ -78,7 +78,7 @@ final readonly class BlockController
     /** Cuts it in two: in halves, or after so many minutes. */
     public function split(BlockRequest $request, Block $block, BlockShape $shape): RedirectResponse
     {
-        return $this->shape($request, $block, static fn (): ?PlanRevision => $shape->split($block, $request->integer('first') ?: null, Clock::now()));
+        return $this->shape($request, $block, static fn (): ?PlanRevision => $shape->split($block, self::minutes($request->integer('first')), Clock::now()));
     }
 
     public function join(BlockRequest $request, Block $block, BlockShape $shape): RedirectResponse
@@ -113,6 +113,12 @@ final readonly class BlockController
         }
 
         return $this->shape($request, $block, $change);
+    }
+
+    /** Null for none; no day has more than its minutes. */
+    private static function minutes(int $given): ?int
+    {
+        return $given === 0 ? null : max(-1440, min(1440, $given));
     }
 
     /** @param  \Closure(): ?PlanRevision  $change */
