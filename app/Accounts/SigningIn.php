@@ -36,6 +36,7 @@ final readonly class SigningIn
         $session->regenerate(true);
         $row = $user->signIns()->create(['stays' => $stays, 'began_at' => now(), 'seen_at' => now(), ...$this->happened->where()]);
         $session->put([self::ROW => $row->id, self::SEEN => RealTime::seconds(), self::BEGAN => RealTime::seconds(), self::STAYS => $stays]);
+        KnownBrowser::remember($user);
         ($this->happened)($user, 'signed_in');
     }
 

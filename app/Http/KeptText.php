@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Accounts\KnownBrowser;
 use Illuminate\Http\Request;
 
 /**
@@ -24,7 +25,7 @@ final class KeptText
     {
         $input = self::of($request);
         if ($input !== [] && strlen((string) json_encode($input)) <= self::MOST) {
-            $request->session()->put(self::KEY, ['page' => self::page($request), 'input' => $input]);
+            $request->session()->put(self::KEY, ['page' => self::page($request), 'input' => $input, 'account' => KnownBrowser::account($request)]);
         }
     }
 
@@ -37,6 +38,9 @@ final class KeptText
             return;
         }
         $session->forget(self::KEY);
+        if ($kept['account'] !== null && $kept['account'] !== $request->user()?->getAuthIdentifier()) {
+            return; // somebody else has signed in here since
+        }
         $session->now('_old_input', $kept['input']);
         $session->now('kept', self::words($kept['input']));
         $session->now('status', __('app.kept'));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Accounts\KnownBrowser;
 use App\Accounts\Persons;
 use App\Catch\TakeMail;
 use App\Edits\TaskHistory;
@@ -46,15 +47,14 @@ final class AppServiceProvider extends ServiceProvider
         Task::observe([TaskHistory::class, RepeatObserver::class]);
         Entry::observe(WorkBegun::class);
         Auth::provider('persons', fn (Application $app, array $config): Persons => new Persons($app->make(Hasher::class), User::class));
-        $failed = static fn (Response $response): bool => Auth::guest() && ! $response->isRedirect(url('/sign-in/code')); // who gets in was no guesser
+        $wrong = static fn (Response $response): bool => $response->getStatusCode() >= 400 || session('errors') !== null; // what fits was no guess
         $email = static fn (Request $request): string => strtolower($request->string('email')->toString());
         RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(5)->by($email($request).'|'.$request->ip())->after($failed),
-            Limit::perMinute(30)->by((string) $request->ip())->after($failed),
-            Limit::perHour(50)->by('account|'.$email($request))->after($failed), // from wherever the tries come
+            Limit::perMinute(5)->by($email($request).'|'.$request->ip())->after($wrong),
+            Limit::perMinute(30)->by((string) $request->ip())->after($wrong),
+            Limit::perHour(50)->by((KnownBrowser::isOf($request, $email($request)) ? "known|{$request->ip()}|" : 'account|').$email($request))->after($wrong), // from wherever the tries come; the owner's own browser is counted by itself
         ]);
         $tried = static fn (Request $request): string => (string) ($request->user()?->getAuthIdentifier() ?? $request->session()->get(SecondFactorController::WHO)['user'] ?? $request->ip());
-        $wrong = static fn (Response $response): bool => $response->getStatusCode() >= 400 || session('errors') !== null; // what fits was no guess
         RateLimiter::for('second', fn (Request $request): array => [Limit::perMinute(5)->by('minute|'.$tried($request))->after($wrong), Limit::perHour(20)->by('hour|'.$tried($request))->after($wrong)]);
         RateLimiter::for('password', fn (Request $request): array => [Limit::perMinute(5)->by('minute|'.$tried($request))->after($wrong), Limit::perHour(30)->by('hour|'.$tried($request))->after($wrong)]);
         RateLimiter::for('forgotten', fn (Request $request): array => [Limit::perHour(5)->by('account|'.$email($request)), Limit::perHour(20)->by((string) $request->ip())]);

@@ -40,8 +40,8 @@ final class Minute extends Command
     {
         $now = Clock::now();
         $failed = 0;
-        Leave::carryOut($now);
-        ReadMailbox::handOver();
+        rescue(static fn () => Leave::carryOut($now));
+        rescue(static fn () => ReadMailbox::handOver());
         foreach (Heartbeat::awake($now)->pluck('user_id') as $id) {
             $user = User::query()->whereNull('leaves_at')->find($id);
             if ($user === null) {

@@ -202,5 +202,8 @@ final class PasswordTest extends DoorsTestCase
         }
         $this->withServerVariables(['REMOTE_ADDR' => '10.1.0.1'])->signIn('guess')->assertTooManyRequests();
         self::assertSame(50, $this->ines->accountNotes()->where('kind', 'wrong_password')->count());
+
+        $this->withCookie('nekto_session_was', "{$this->ines->id} ".substr(hash('sha256', 'moura@example.org'), 0, 16));
+        $this->withServerVariables(['REMOTE_ADDR' => '10.2.0.1'])->signIn()->assertRedirect('/shape'); // her own browser is not kept out
     }
 }

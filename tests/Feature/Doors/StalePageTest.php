@@ -54,6 +54,21 @@ final class StalePageTest extends DoorsTestCase
     }
 
     #[Test]
+    public function who_signs_in_at_the_same_browser_next_is_not_given_anothers_text(): void
+    {
+        $this->person('wim@example.org');
+        $this->signIn();
+        $this->withCookie('nekto_session_was', "{$this->ines->id} mark");
+        RealTime::$ahead = 13 * 3600;
+        $this->from('/gather')->post('/gather', ['lines' => 'Ring the courier', '_token' => session()->token()])->assertRedirect('/sign-in');
+        Auth::forgetGuards();
+        $this->get('/sign-in');
+        $this->post('/sign-in', ['email' => 'wim@example.org', 'password' => self::PASSWORD, '_token' => session()->token()]);
+        $this->get('/gather')->assertOk()->assertDontSee('Ring the courier');
+        self::assertStringNotContainsString('courier', (string) json_encode(session()->all()));
+    }
+
+    #[Test]
     public function secrets_are_not_kept(): void
     {
         $this->signIn();
