@@ -21,7 +21,7 @@ $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 
 /** In the order in which they refer to each other; what holds ids within JSON is left out. */
-const TABLES = ['hours_sets', 'hours_exceptions', 'areas', 'projects', 'sections', 'contexts', 'tasks', 'subtasks', 'blocks', 'meetings', 'occurrences'];
+const TABLES = ['hours_sets', 'hours_exceptions', 'areas', 'projects', 'sections', 'contexts', 'repeats', 'reserves', 'tasks', 'subtasks', 'blocks', 'meetings', 'occurrences'];
 
 $first = User::query()->firstOrFail();
 $step = 1 + max(array_map(static fn (string $table): int => (int) DB::table($table)->max('id'), TABLES));

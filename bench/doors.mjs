@@ -15,7 +15,7 @@ function ask(path, { cookie = null, token = null, fields = null, file = null } =
         let body = null
         const headers = { ...(cookie && { Cookie: cookie }), ...(token && { Authorization: `Bearer ${token}` }), Accept: token ? 'application/json' : 'text/html' }
         if (file) {
-            body = Buffer.concat([Buffer.from(`--b\r\nContent-Disposition: form-data; name="_token"\r\n\r\n${'k'.repeat(40)}\r\n--b\r\nContent-Disposition: form-data; name="${file.field}"; filename="a.ics"\r\nContent-Type: text/calendar\r\n\r\n`), Buffer.from(file.text), Buffer.from('\r\n--b--\r\n')])
+            body = Buffer.concat([Buffer.from(`--b\r\nContent-Disposition: form-data; name="_token"\r\n\r\n${'k'.repeat(40)}\r\n--b\r\nContent-Disposition: form-data; name="${file.field}"; filename="${file.name ?? 'a.ics'}"\r\nContent-Type: text/plain\r\n\r\n`), Buffer.from(file.text), Buffer.from('\r\n--b--\r\n')])
             headers['Content-Type'] = 'multipart/form-data; boundary=b'
         } else if (fields) {
             body = Buffer.from(new URLSearchParams({ ...(cookie && { _token: 'k'.repeat(40) }), ...fields }).toString())
@@ -53,7 +53,7 @@ const runs = {
                 const answer = await ask('/capture', { token, fields: { title, text: 'note '.repeat(40) } })
                 answer.status === 201 ? acknowledged.push(title) : cut++
             })
-            await pause(random(60))
+            await pause(random(300)) // sometimes all are done by then, as a rule some are in the midst of it
             for (const pid of children(master())) {
                 try {
                     process.kill(pid, 'SIGKILL')
@@ -72,6 +72,8 @@ const runs = {
     async restores() {
         const token = execFileSync('php', ['bench/token.php'], { encoding: 'utf8' })
         let right = 0
+        let before = 0
+        let after = 0
         for (let round = 0; round < count; round++) {
             const sent = []
             let goes = true
@@ -105,6 +107,8 @@ const runs = {
             const there = new Set(titles(`saved ${round} %`))
             const missing = sent.filter((one) => one.isThere && one.ended < began && !there.has(one.title))
             const later = sent.filter((one) => one.began > ended && there.has(one.title))
+            before += sent.filter((one) => one.isThere && one.ended < began).length
+            after += sent.filter((one) => one.isThere && one.began > ended).length
             const isRight = said === 0 && back.status === 0 && missing.length === 0 && later.length === 0 && whole() === 'ok 0'
             isRight ? right++ : console.log(`round ${round}: saved ${said}, restored ${back.status} ${back.stderr}, missing ${missing.length}, from later ${later.length}, ${whole()}`)
             execFileSync('sh', ['-c', `php-fpm8.2 --allow-to-run-as-root --fpm-config ${RUN}/php-fpm.conf; nginx -c ${RUN}/nginx.conf`])
@@ -113,7 +117,7 @@ const runs = {
             const up = await ask('/up')
             up.status === 200 || console.log(`round ${round}: /up says ${up.status}`)
         }
-        console.log(`${right} of ${count} restores right`)
+        console.log(`${right} of ${count} restores right: ${before} lines acknowledged before, all there; ${after} after, none there`)
         return right === count
     },
 
@@ -121,10 +125,13 @@ const runs = {
         const [hostile, calm] = cookies
         const never = (i) => `BEGIN:VEVENT\r\nUID:never-${i}\r\nSUMMARY:Never\r\nDTSTART:20260101T090000Z\r\nDURATION:PT1H\r\nRRULE:FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30\r\nEND:VEVENT\r\n`
         const daily = (i) => `BEGIN:VEVENT\r\nUID:d${i}-${random(1e9)}\r\nSUMMARY:Daily ${i}\r\nDTSTART:20250101T090000Z\r\nDURATION:PT15M\r\nRRULE:FREQ=DAILY\r\nEND:VEVENT\r\n`
+        const message = (i) => `From a@b Wed Mar 11 08:00:00 2026\nFrom: Prue <prue@example.org>\nSubject: Proof ${i}\nMessage-ID: <${i}.${random(1e9)}@x>\n\n${'A line of a letter that goes on. '.repeat(20)}\n\n`
         const files = [
             () => `BEGIN:VCALENDAR\r\n${Array.from({ length: 50 }, (_, i) => never(i)).join('')}END:VCALENDAR\r\n`,
             () => `BEGIN:VCALENDAR\r\n${Array.from({ length: 2000 }, (_, i) => daily(i)).join('')}END:VCALENDAR\r\n`,
             () => `BEGIN:VCALENDAR\r\n${'\r\n'.repeat(4_000_000)}BEGIN:VEVENT\r\nUID:1\r\nSUMMARY:a\r\nDTSTART:20260311T090000Z\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n`,
+            () => ['/gather/mailbox', 'file', Array.from({ length: 5000 }, (_, i) => message(i)).join('')],
+            () => ['/gather/files', 'file', `title,note\n${Array.from({ length: 100_000 }, (_, i) => `Task ${i} ${random(1e9)},a note\n`).join('')}`],
             () => `BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nUID:2\r\nDTSTART:20260311T090000Z\r\nSUMMARY:a${'\r\n b'.repeat(2_000_000)}\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n`,
         ]
         const work = async (seconds) => {
@@ -144,10 +151,16 @@ const runs = {
         let goes = true
         let sent = 0
         let refused = 0
+        let last = 0
         const attack = (async () => {
             for (let i = 0; goes; i++) {
-                const answer = await ask('/meetings', { cookie: hostile, file: { field: 'calendar', text: files[i % files.length]() } })
-                answer.to?.includes('/imports/') ? sent++ : refused++
+                const made = files[i % files.length]()
+                const [path, field, text] = typeof made === 'string' ? ['/meetings', 'calendar', made] : made
+                const answer = await ask(path, { cookie: hostile, file: { field, text, name: { '/meetings': 'a.ics', '/gather/mailbox': 'a.mbox', '/gather/files': 'a.csv' }[path] } })
+                const known = Number(php('echo (new PDO("sqlite:$argv[1]"))->query("select max(id) from intakes")->fetchColumn();', DB_DATABASE))
+                known > last ? sent++ : refused++
+                last = Math.max(last, known)
+                answer.to?.includes('/gather/files/') && await ask(new URL(answer.to).pathname, { cookie: hostile, fields: {} })
                 await pause(500)
             }
         })()

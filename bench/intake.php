@@ -25,6 +25,7 @@ if ($what === 'make') {
         'icalendar' => ['tasks', 'a.ics', "BEGIN:VCALENDAR\r\n".$many(65_000, static fn (int $i): string => "BEGIN:VTODO\r\nUID:{$i}\r\nSUMMARY:Task {$i} of many\r\nEND:VTODO\r\n")."END:VCALENDAR\r\n"],
         'mbox' => ['mail', 'a.mbox', $many(20_000, static fn (int $i): string => "From a@b Wed Mar 11 08:00:00 2026\nFrom: Prue <prue@example.org>\nTo: Ines <ines@example.org>\nSubject: Proof {$i}\nMessage-ID: <{$i}@x>\nDate: Wed, 11 Mar 2026 08:00:00 +0000\n\n".str_repeat('A line of a letter that goes on for a while. ', 20)."\n\n")],
         'calendar' => ['calendar', 'a.ics', "BEGIN:VCALENDAR\r\n".$many(60_000, static fn (int $i): string => "BEGIN:VEVENT\r\nUID:{$i}@example.org\r\nSUMMARY:Meeting {$i}\r\nDTSTART:20260311T090000Z\r\nDTEND:20260311T093000Z\r\nDESCRIPTION:Agenda\r\nEND:VEVENT\r\n")."END:VCALENDAR\r\n"],
+        'daily' => ['calendar', 'a.ics', "BEGIN:VCALENDAR\r\n".$many(2000, static fn (int $i): string => "BEGIN:VEVENT\r\nUID:{$i}@example.org\r\nSUMMARY:Daily {$i}\r\nDTSTART:20250101T090000Z\r\nDURATION:PT15M\r\nRRULE:FREQ=DAILY\r\nEND:VEVENT\r\n")."END:VCALENDAR\r\n"],
         'folded' => ['calendar', 'a.ics', "BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTART:20260311T090000Z\r\nSUMMARY:a".str_repeat("\r\n b", 2_400_000)."\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n"],
         'newlines' => ['calendar', 'a.ics', "BEGIN:VCALENDAR\n".str_repeat("\n", 9_900_000)."BEGIN:VEVENT\nUID:1\nDTSTART:20260311T090000Z\nSUMMARY:a\nEND:VEVENT\nEND:VCALENDAR\n"],
         default => exit("No kind {$kind}.\n"),

@@ -19,7 +19,7 @@ use Illuminate\Support\Facades\Storage;
 final readonly class TakeMail implements Steps
 {
     /** Messages of one step. */
-    private const BATCH = 100;
+    private const BATCH = 50;
 
     /** Bytes of messages of one step, which lie in memory together with what was read of them. */
     private const BYTES = 8_000_000;

@@ -22,14 +22,24 @@ use Illuminate\Support\Facades\Storage;
 /** Brings a calendar file in: its events by UID, so that taking the same file again changes nothing. */
 final readonly class TakeEvents implements Steps
 {
-    /** Events of one step: short enough to show progress, long enough to be quick. */
-    private const BATCH = 100;
+    /** Events of one step, and seconds after which no more are begun: short enough to show progress, long enough to be quick. */
+    private const BATCH = 200;
+
+    private const SECONDS = 2;
+
+    /** Events that are looked up and stored together. */
+    private const TOGETHER = 20;
 
     /** Seconds for one event with all its occurrences; what takes longer never comes round. */
     private const EVENT = 2;
 
     /** Events of one file that may take too long before the file is put aside. */
     private const MOST_LATE = 3;
+
+    /** Rows of one transaction, and microseconds between two. */
+    private const ROWS = 500;
+
+    private const PAUSE = 3000;
 
     public const DAYS_BACK = 60;
 
@@ -87,9 +97,32 @@ final readonly class TakeEvents implements Steps
 
     public function take(Intake $intake, CarbonImmutable $now): void
     {
+        $reader = self::reader($intake->user, $now);
+        $until = hrtime(true) + self::SECONDS * 1_000_000_000;
+        for ($looked = 0; $looked < self::BATCH && hrtime(true) < $until; $looked += self::TOGETHER) {
+            $groups = array_map(static fn (array $part): EventGroup => new EventGroup(...$part), iterator_to_array(Parts::next($intake, self::TOGETHER), false));
+            if ($groups === []) {
+                break;
+            }
+            $this->storeAll($intake, $this->drafts($intake, $reader, $groups, $now), $now);
+            $intake->save();
+        }
+    }
+
+    public function finished(Intake $intake, CarbonImmutable $now): void
+    {
+        rescue(fn () => ($this->mend)($intake->user, $now)); // meetings may lie on blocks now; that they are in does not hang on it
+    }
+
+    /**
+     * What of these events is new or has changed; what cannot be read is counted.
+     *
+     * @param  list<EventGroup>  $groups
+     * @return list<array{Meeting, EventGroup, MeetingDraft}>
+     */
+    private function drafts(Intake $intake, EventReader $reader, array $groups, CarbonImmutable $now): array
+    {
         $user = $intake->user;
-        $reader = self::reader($user, $now);
-        $groups = array_map(static fn (array $part): EventGroup => new EventGroup(...$part), iterator_to_array(Parts::next($intake, self::BATCH), false));
         $known = $user->meetings()->whereIn('uid', array_map(static fn (EventGroup $group): string => $group->uid, $groups))->get()->keyBy('uid');
         $drafts = [];
         foreach ($groups as $group) {
@@ -108,19 +141,28 @@ final readonly class TakeEvents implements Steps
                 $intake->fail($group->line, $error->getMessage());
             }
         }
-        DB::transaction(static function () use ($intake, $drafts, $now): void {
-            foreach ($drafts as [$meeting, $group, $draft]) {
-                $meeting->exists ? ($meeting->source === $group->text || $intake->changed++) : $intake->added++;
-                $meeting->source = $group->text;
-                self::store($meeting, $draft, $now);
-            }
-            $intake->save();
-        });
+
+        return $drafts;
     }
 
-    public function finished(Intake $intake, CarbonImmutable $now): void
+    /**
+     * In short transactions with a pause between them: whoever else writes comes in between.
+     *
+     * @param  list<array{Meeting, EventGroup, MeetingDraft}>  $drafts
+     */
+    private function storeAll(Intake $intake, array $drafts, CarbonImmutable $now): void
     {
-        rescue(fn () => ($this->mend)($intake->user, $now)); // meetings may lie on blocks now; that they are in does not hang on it
+        while ($drafts !== []) {
+            DB::transaction(static function () use ($intake, &$drafts, $now): void {
+                for ($rows = 0; $drafts !== [] && $rows < self::ROWS; $rows += 1 + count($draft->occurrences)) {
+                    [$meeting, $group, $draft] = array_shift($drafts);
+                    $meeting->exists ? ($meeting->source === $group->text || $intake->changed++) : $intake->added++;
+                    $meeting->source = $group->text;
+                    self::store($meeting, $draft, $now);
+                }
+            });
+            usleep(self::PAUSE);
+        }
     }
 
     /**
