@@ -35,7 +35,7 @@ final readonly class SigningIn
         Auth::login($user);
         $session->regenerate(true);
         $row = $user->signIns()->create(['stays' => $stays, 'began_at' => now(), 'seen_at' => now(), ...$this->happened->where()]);
-        $session->put([self::ROW => $row->id, self::SEEN => RealTime::seconds(), self::BEGAN => RealTime::seconds(), self::STAYS => $stays]);
+        $session->put([self::ROW => $row->id, self::SEEN => RealTime::seconds(), self::BEGAN => RealTime::seconds(), self::STAYS => $stays, 'noted' => RealTime::seconds()]);
         KnownBrowser::remember($user);
         ($this->happened)($user, 'signed_in');
     }
