@@ -32,6 +32,9 @@ final class Clock
     /** A file that is just being written is empty for a moment: taken for real time, everything would be laid out months away. */
     private static function heldIn(string $file): string
     {
+        if (! is_file($file)) {
+            return ''; // nobody holds it yet
+        }
         for ($tries = 0; $tries < 50; $tries++) {
             $moment = trim((string) @file_get_contents($file));
             if ($moment !== '') {
