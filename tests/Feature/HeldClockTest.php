@@ -42,6 +42,7 @@ final class HeldClockTest extends FeatureTestCase
         $write = proc_open([PHP_BINARY, '-r', 'usleep(30000); file_put_contents($argv[1], "2026-03-11T10:25:00+00:00");', $this->file], [], $pipes);
         self::assertIsResource($write);
         file_put_contents($this->file, '');
+        Clock::set('');
         for ($tries = 0; $tries < 20 && ! Clock::stands(); $tries++) {
             try {
                 Clock::set("file:{$this->file}");
