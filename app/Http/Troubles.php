@@ -22,6 +22,9 @@ final class Troubles
         '/unable to open database|disk I\/O error|database disk image is malformed|file is not a database|no such table/i' => 'no_database',
     ];
 
+    /** Bytes that are as good as none. */
+    private const NOTHING = 100_000;
+
     /** Null: it is none of these. */
     public static function answer(\Throwable $error, Request $request): ?Response
     {
@@ -49,12 +52,20 @@ final class Troubles
             }
             foreach (self::REASONS as $pattern => $reason) {
                 if (preg_match($pattern, $one->getMessage()) === 1) {
-                    return $reason;
+                    return $reason === 'no_database' && self::free() < self::NOTHING ? 'full' : $reason; // without room even reading fails, in other words
                 }
             }
         }
 
         return null;
+    }
+
+    /** Bytes on the disk of the database. */
+    public static function free(): float
+    {
+        $path = (string) config('database.connections.sqlite.database');
+
+        return (float) @disk_free_space($path === ':memory:' ? storage_path() : dirname($path));
     }
 
     private static function stale(Request $request, bool $isStale): ?Response

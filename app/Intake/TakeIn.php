@@ -10,8 +10,7 @@ use App\Models\Intake;
 use App\Models\IntakeStage;
 use App\Time\Clock;
 use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Foundation\Bus\Dispatchable;
-use Illuminate\Queue\InteractsWithQueue;
+use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Queue\Jobs\SyncJob;
 use Illuminate\Support\Facades\Cache;
 
@@ -21,7 +20,7 @@ use Illuminate\Support\Facades\Cache;
  */
 final class TakeIn implements ShouldQueue
 {
-    use Dispatchable, InteractsWithQueue;
+    use Queueable;
 
     /** A second time after the worker died; then the file is put aside. */
     public int $tries = 2;

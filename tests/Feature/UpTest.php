@@ -39,7 +39,7 @@ final class UpTest extends FeatureTestCase
     public function it_tells_the_room_that_is_left_and_what_waits(): void
     {
         $this->get('/up')->assertOk()->assertSee('can be read and written')->assertSee('MB are free')->assertSee('No file waits');
-        DB::table('jobs')->insert(['queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => time() - 300, 'created_at' => time() - 300]);
+        DB::table('jobs')->insert(['queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => now()->getTimestamp() - 300, 'created_at' => now()->getTimestamp() - 300]);
         $this->get('/up')->assertOk()->assertSee('1 files wait to be read, the first for 5 minutes');
     }
 

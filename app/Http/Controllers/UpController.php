@@ -52,9 +52,7 @@ final readonly class UpController
 
     private static function room(): string
     {
-        $path = (string) config('database.connections.sqlite.database');
-        $free = @disk_free_space($path === ':memory:' ? storage_path() : dirname($path));
-        $megabytes = $free === false ? 0 : (int) ($free / 1_000_000);
+        $megabytes = (int) (Troubles::free() / 1_000_000);
 
         return __($megabytes < self::SHORT ? 'app.room_short' : 'app.room', ['megabytes' => number_format($megabytes)]);
     }
@@ -73,7 +71,7 @@ final readonly class UpController
 
     private static function queue(int $count, int $since): string
     {
-        $waits = RealTime::seconds() - $since;
+        $waits = now()->getTimestamp() - $since; // by the clock that the queue goes by
 
         return $count > 0 && $waits > self::WAITS ? __('app.queue_late', ['count' => $count, 'minutes' => intdiv($waits, 60)]) : trans_choice('app.queue', $count);
     }
