@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Recurrence;
 
-/** Days of the proleptic Gregorian calendar as numbers since 1970-01-01, with their months, years and weeks. */
+/** Days of the proleptic Gregorian calendar from the year 1 on, as numbers since 1970-01-01, with their months, years and weeks. */
 final class Calendar
 {
     private const BEFORE_MONTH = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
