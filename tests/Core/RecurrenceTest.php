@@ -27,7 +27,7 @@ final class RecurrenceTest extends TestCase
     {
         for ($day = -719_000; $day < 800_000; $day += 97) {
             [$year, $month, $dayOfMonth] = Calendar::date($day);
-            self::assertSame(gmdate('Y-n-j', $day * self::DAY), "{$year}-{$month}-{$dayOfMonth}");
+            self::assertSame(gmdate('Y-m-d', $day * self::DAY), sprintf('%04d-%02d-%02d', $year, $month, $dayOfMonth));
             self::assertSame((int) gmdate('N', $day * self::DAY), Calendar::weekday($day));
             self::assertSame((int) gmdate('W', $day * self::DAY), Calendar::week($day, 1)[0]);
         }
