@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 use App\Files\UnreadableFile;
+use App\ICalendar\CalendarComponent;
 use App\ICalendar\CalendarSplitter;
 use App\ICalendar\CalendarTime;
+use App\ICalendar\DescribedZone;
 use App\ICalendar\Parsed;
 use App\ICalendar\UnreadableCalendar;
+use App\ICalendar\ZoneNames;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Recurrence\Offsets;
 use Nekto\Core\Task\Importance;
 use Sabre\VObject\Component\VTodo;
 use Sabre\VObject\ParseException;
@@ -30,7 +34,7 @@ final readonly class TodoReader
     public function read(string $text): \Generator
     {
         try {
-            ['components' => $todos, 'problems' => $problems] = (new CalendarSplitter(new \DateTimeZone($this->user->zone), 'VTODO'))->split($text);
+            ['components' => $todos, 'problems' => $problems] = (new CalendarSplitter('VTODO'))->split($text);
         } catch (UnreadableCalendar) {
             throw new UnreadableFile(__('files.no_calendar'));
         }
@@ -41,7 +45,7 @@ final readonly class TodoReader
                 foreach (Parsed::calendar($todo->text, forgiving: true)->select('VTODO') as $one) {
                     if ($one instanceof VTodo) {
                         yield Parsed::quietly(function () use ($one, $todo, &$problems): Draft {
-                            return $this->draft($one, $todo->line, $problems);
+                            return $this->draft($one, $todo, $problems);
                         });
                     }
                 }
@@ -64,11 +68,12 @@ final readonly class TodoReader
     }
 
     /** @param  list<array{line: int, what: string}>  $problems */
-    private function draft(VTodo $todo, int $line, array &$problems): Draft
+    private function draft(VTodo $todo, CalendarComponent $component, array &$problems): Draft
     {
+        $line = $component->line;
         $text = static fn (string $name): ?string => ($value = $todo->{$name}) instanceof Property && trim((string) $value) !== '' ? trim((string) $value) : null;
-        [$due, $dueAt] = $this->moment($todo, 'DUE', $line, $problems);
-        [$start, $startAt] = $this->moment($todo, 'DTSTART', $line, $problems);
+        [$due, $dueAt] = $this->moment($todo, 'DUE', $component, $problems);
+        [$start, $startAt] = $this->moment($todo, 'DTSTART', $component, $problems);
         $categories = [];
         foreach ($todo->select('CATEGORIES') as $property) {
             $property instanceof Property && array_push($categories, ...array_map(static fn (mixed $one): string => is_string($one) ? trim($one) : '', $property->getParts()));
@@ -104,7 +109,7 @@ final readonly class TodoReader
      * @param  list<array{line: int, what: string}>  $problems
      * @return array{string|null, CarbonImmutable|null} a day, or a moment
      */
-    private function moment(VTodo $todo, string $name, int $line, array &$problems): array
+    private function moment(VTodo $todo, string $name, CalendarComponent $component, array &$problems): array
     {
         $property = $todo->{$name};
         if (! $property instanceof DateProperty) {
@@ -113,16 +118,21 @@ final readonly class TodoReader
         $raw = trim((string) $property);
         $time = CalendarTime::of($raw);
         if ($time === null) {
-            $problems[] = ['line' => $line, 'what' => (string) __('files.no_date', ['words' => "{$name} {$raw}"])];
+            $problems[] = ['line' => $component->line, 'what' => (string) __('files.no_date', ['words' => "{$name} {$raw}"])];
 
             return [null, null];
         }
         if ($time->time === null) {
             return [$time->date, null];
         }
-        $zone = (string) ($property['TZID'] ?? '');
+        $zone = trim((string) ($property['TZID'] ?? ''));
+        $clock = match (true) {
+            $time->isUtc => Offsets::fixed(0),
+            $zone === '' => null,
+            default => ZoneNames::clock($zone) ?? DescribedZone::all($component->text)[$zone] ?? null,
+        };
 
-        return [null, CarbonImmutable::parse("{$time->date} {$time->time}", $time->isUtc ? 'UTC' : (in_array($zone, \DateTimeZone::listIdentifiers(), true) ? $zone : $this->user->zone))->utc()];
+        return [null, CarbonImmutable::createFromTimestampUTC(($clock ?? Offsets::of(new \DateTimeZone($this->user->zone)))->utc($time->local()))];
     }
 
     private static function minutes(?string $duration): ?int

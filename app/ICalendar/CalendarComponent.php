@@ -10,7 +10,7 @@ final readonly class CalendarComponent
     /**
      * @param  string  $uid  its own, or one made from its text
      * @param  int  $line  where it begins in the file, from 1
-     * @param  string  $text  unfolded; time zones are named as PHP knows them, one that nobody knows begins with "unknown/"
+     * @param  string  $text  unfolded; before it the zones it uses that are known by no name (VTIMEZONE)
      */
     public function __construct(public string $uid, public int $line, public string $text) {}
 }

@@ -6,13 +6,13 @@ namespace App\ICalendar;
 
 /**
  * Cuts a calendar file into its events or to-dos without reading them, so that each can be read, and fail, on its own.
- * Lines are unfolded (RFC 5545, 3.1), alarms and what is of no use left out, time zones named as PHP knows them.
+ * Lines are unfolded (RFC 5545, 3.1), alarms and what is of no use left out; each has the zones with it that only the file describes.
  */
 final class CalendarSplitter
 {
     /** Properties that nobody needs; of an event also those that may be long or private. */
     private const LEFT_OUT = [
-        'VEVENT' => '/^(DESCRIPTION|ATTACH|X-[A-Z0-9-]+|COMMENT|CONTACT|IMAGE|CONFERENCE|STYLED-DESCRIPTION)[;:]/i',
+        'VEVENT' => '/^(DESCRIPTION|ATTACH|X-(?!MICROSOFT-CDO-BUSYSTATUS[;:])[A-Z0-9-]+|COMMENT|CONTACT|IMAGE|CONFERENCE|STYLED-DESCRIPTION)[;:]/i',
         'VTODO' => '/^(ATTACH|COMMENT|CONTACT|IMAGE|CONFERENCE|STYLED-DESCRIPTION)[;:]/i',
     ];
 
@@ -28,16 +28,13 @@ final class CalendarSplitter
     /** @var array<string, list<string>> VTIMEZONE lines by TZID */
     private array $zones = [];
 
-    private bool $cancels = false;
+    private string $method = '';
+
+    /** @param  'VEVENT'|'VTODO'  $kind  what is cut out */
+    public function __construct(private readonly string $kind) {}
 
     /**
-     * @param  \DateTimeZone  $home  preferred where several zones have the offsets of an unknown one
-     * @param  'VEVENT'|'VTODO'  $kind  what is cut out
-     */
-    public function __construct(private readonly \DateTimeZone $home, private readonly string $kind) {}
-
-    /**
-     * @return array{components: list<CalendarComponent>, problems: list<array{line: int, what: string}>}
+     * @return array{components: list<CalendarComponent>, problems: list<array{line: int, what: string}>, method: string} what is cut out; METHOD in capitals, or nothing
      *
      * @throws UnreadableCalendar if the text is no iCalendar file
      */
@@ -51,29 +48,27 @@ final class CalendarSplitter
         foreach (self::unfolded($text) as [$number, $line]) {
             $upper = strtoupper(substr($line, 0, 40));
             if ($component === null && in_array($upper, ["BEGIN:{$this->kind}", 'BEGIN:VTIMEZONE'], true)) {
-                [$component, $body, $from] = [substr($upper, 6), [$line], $number];
+                [$component, $body, $from] = [substr($upper, 6), [$number => $line], $number];
             } elseif ($component === null) {
-                $this->cancels = $this->cancels || $upper === 'METHOD:CANCEL';
+                preg_match('/^METHOD:\s*([A-Z]+)\s*$/', $upper, $match) === 1 && $this->method = $match[1];
             } elseif ($upper === "END:{$component}") {
-                $component === 'VTIMEZONE' ? $this->zone([...$body, $line]) : $this->component([...$body, $line], $from);
+                $component === 'VTIMEZONE' ? $this->zone([...$body, $line]) : $this->component($body + [$number => $line], $from);
                 $component = null;
             } elseif ($upper === "BEGIN:{$this->kind}" || $upper === 'END:VCALENDAR') {
                 $this->notClosed($from);
-                [$component, $body, $from] = $upper === 'END:VCALENDAR' ? [null, [], 0] : [$this->kind, [$line], $number];
+                [$component, $body, $from] = $upper === 'END:VCALENDAR' ? [null, [], 0] : [$this->kind, [$number => $line], $number];
             } else {
-                $body[] = $line;
+                $body[$number] = $line;
             }
         }
         if ($component === $this->kind) {
             $this->notClosed($from);
         }
-        $resolver = new ZoneResolver($this->home, $this->zones); // zones may stand after what uses them
-
-        foreach ($this->components as $i => $one) { // in place: a second list of all would need as much memory again
-            $this->components[$i] = new CalendarComponent($one->uid, $one->line, self::withKnownZones($one->text, $resolver));
+        foreach ($this->components as $i => $one) { // only now: zones may stand after what uses them; in place: a second list of all would need as much memory again
+            $this->components[$i] = new CalendarComponent($one->uid, $one->line, $this->withZones($one->text));
         }
 
-        return ['components' => $this->components, 'problems' => $this->problems];
+        return ['components' => $this->components, 'problems' => $this->problems, 'method' => $this->method];
     }
 
     /** Whether it begins as a calendar does; nothing more is looked at. */
@@ -87,23 +82,30 @@ final class CalendarSplitter
         $this->problems[] = ['line' => $from, 'what' => __($this->kind === 'VEVENT' ? 'meetings.not_closed' : 'files.not_closed')];
     }
 
-    private static function withKnownZones(string $text, ZoneResolver $resolver): string
+    /** A component has the zones with it that only this file describes. */
+    private function withZones(string $text): string
     {
-        return (string) preg_replace_callback(
-            '/;TZID=("[^"]*"|[^;:"]*)/i',
-            static fn (array $match): string => ';TZID='.($resolver->resolve(trim($match[1], '"')) ?? 'unknown/'.trim($match[1], '"')),
-            $text,
-        );
+        preg_match_all('/;TZID=("[^"]*"|[^;:,"]*)/i', $text, $used);
+        $zones = '';
+        foreach (array_unique(array_map(static fn (string $name): string => trim($name, '" '), $used[1])) as $name) {
+            if (isset($this->zones[$name]) && ZoneNames::resolve($name) === null) {
+                $zones .= implode("\r\n", $this->zones[$name])."\r\n";
+            }
+        }
+
+        return $zones.$text;
     }
 
-    /** @param  list<string>  $body */
+    /** @param  array<int, string>  $body  lines by their number in the file */
     private function component(array $body, int $from): void
     {
         $kept = [];
         $depth = 0;
-        foreach ($body as $line) {
+        foreach ($body as $number => $line) {
             $upper = strtoupper(substr($line, 0, 40));
-            if (str_starts_with($upper, 'BEGIN:') && $upper !== "BEGIN:{$this->kind}") {
+            if ($this->kind === 'VEVENT' && trim($line) !== '' && Line::read($line) === null) {
+                $depth <= 0 && $this->problems[] = ['line' => $number, 'what' => __('meetings.line_left_out', ['words' => mb_substr($line, 0, 40)])]; // it costs itself, not the event
+            } elseif (str_starts_with($upper, 'BEGIN:') && $upper !== "BEGIN:{$this->kind}") {
                 $depth++;
             } elseif (str_starts_with($upper, 'END:') && $upper !== "END:{$this->kind}") {
                 $depth--;
@@ -111,7 +113,7 @@ final class CalendarSplitter
                 $kept[] = $line;
             }
         }
-        if ($this->cancels) {
+        if ($this->method === 'CANCEL') {
             array_splice($kept, -1, 0, ['STATUS:CANCELLED']);
         }
         $text = implode("\r\n", $kept);

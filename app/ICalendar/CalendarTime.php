@@ -19,4 +19,10 @@ final readonly class CalendarTime
 
         return new self("{$part[1]}-{$part[2]}-{$part[3]}", isset($part[4]) ? "{$part[4]}:{$part[5]}" : null, ($part[7] ?? '') === 'Z');
     }
+
+    /** Seconds since 1970-01-01T00:00 by the wall clock; of a day its midnight. */
+    public function local(): int
+    {
+        return (int) strtotime("{$this->date} ".($this->time ?? '00:00').' UTC');
+    }
 }

@@ -18,6 +18,7 @@ use App\Planning\Mend;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Nekto\Core\Recurrence\RuleRefused;
 
 /** Brings a calendar file in: its events by UID, so that taking the same file again changes nothing. */
 final readonly class TakeEvents implements Steps
@@ -67,7 +68,8 @@ final readonly class TakeEvents implements Steps
         try {
             return TimeLimit::run(self::EVENT, fn (): MeetingDraft => $reader->read($group));
         } catch (UnreadableCalendar $error) {
-            throw $error->getPrevious() instanceof TookTooLong ? new NeverComesRound(__('meetings.too_long_to_read'), previous: $error) : $error;
+            $why = $error->getPrevious();
+            throw $why instanceof TookTooLong || ($why instanceof RuleRefused && $why->isEndless) ? new NeverComesRound(__('meetings.too_long_to_read'), previous: $error) : $error;
         } catch (TookTooLong $error) {
             throw new NeverComesRound(__('meetings.too_long_to_read'), previous: $error);
         }
@@ -88,7 +90,7 @@ final readonly class TakeEvents implements Steps
 
     public function cut(Intake $intake, CarbonImmutable $now): void
     {
-        $split = (new CalendarSplitter(new \DateTimeZone($intake->user->zone), 'VEVENT'))->split((string) Storage::get((string) $intake->path));
+        $split = (new CalendarSplitter('VEVENT'))->split((string) Storage::get((string) $intake->path));
         foreach ($split['problems'] as $problem) {
             $intake->fail($problem['line'], $problem['what']);
         }

@@ -7,15 +7,16 @@ namespace App\Repeats;
 use App\Models\Repeat;
 use App\Rows\RowMapper;
 use Nekto\Core\Capture\FirstDay;
+use Nekto\Core\Recurrence\Instances;
+use Nekto\Core\Recurrence\Rule;
+use Nekto\Core\Recurrence\RuleRefused;
 use Nekto\Core\Time\LocalDay;
-use Sabre\VObject\InvalidDataException;
-use Sabre\VObject\Recur\RRuleIterator;
 
 /** The days on which something comes back. */
 final class Calendar
 {
-    /** A rule that names no day within so many of its occurrences names none. */
-    private const MOST = 3000;
+    /** Days within which a rule that names a day at all names one: a leap day may be eight years away. */
+    private const AHEAD = 366 * 40;
 
     /** Looked ahead for an open day; longer closures end the search. */
     private const SHIFT = 60;
@@ -23,20 +24,16 @@ final class Calendar
     /** The first day of a rule from a day on; null if there is none any more. */
     public static function firstFrom(string $rule, LocalDay $begin, LocalDay $from): ?LocalDay
     {
-        $quiet = error_reporting(error_reporting() & ~E_DEPRECATED & ~E_USER_DEPRECATED); // sabre/vobject's, not ours
         try {
-            $begin = self::names($rule, $begin) ? $begin : FirstDay::of($rule, $begin); // the iterator counts from where it begins
-            $days = new RRuleIterator($rule, new \DateTimeImmutable($begin->asString(), new \DateTimeZone('UTC')));
-            for ($i = 0; $i < self::MOST && $days->valid(); $i++, $days->next()) {
-                $day = LocalDay::fromString((string) $days->current()?->format('Y-m-d'));
-                if ($day->number >= $from->number) {
-                    return $day;
+            $begin = self::names($rule, $begin) ? $begin : FirstDay::of($rule, $begin); // what begins a rule is its first instance
+            $read = Rule::read($rule);
+            foreach ((new Instances($read, 86_400 * $begin->number, $read->until))->between(86_400 * $from->number, 86_400 * ($from->number + self::AHEAD)) as $moment) {
+                if ($moment >= 86_400 * $from->number) {
+                    return new LocalDay(intdiv($moment, 86_400));
                 }
             }
-        } catch (InvalidDataException) {
+        } catch (RuleRefused) {
             return null;
-        } finally {
-            error_reporting($quiet);
         }
 
         return null;

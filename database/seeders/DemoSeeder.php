@@ -79,7 +79,7 @@ final class DemoSeeder extends Seeder
     /** Through the same reader as any calendar file. */
     private function meetings(User $user): void
     {
-        $split = (new CalendarSplitter(new \DateTimeZone(self::ZONE), 'VEVENT'))->split(DemoCalendar::text($this->dates));
+        $split = (new CalendarSplitter('VEVENT'))->split(DemoCalendar::text($this->dates));
         $reader = TakeEvents::reader($user, $this->now);
         foreach (EventGroup::of($split['components']) as $group) {
             $meeting = $user->meetings()->make(['uid' => $group->uid, 'source' => $group->text]);

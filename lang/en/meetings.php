@@ -25,4 +25,5 @@ return [
     'decided' => '{1} 1 task was caught from it.|[2,*] :count tasks were caught from it.',
     'too_long_to_read' => 'its rule hardly ever comes round, so it was left out',
     'too_many_late' => 'The file was put aside at line :line: too many of its events have rules that hardly ever come round. What came before is in.',
+    'line_left_out' => 'this line is no calendar property and was left out: “:words”',
 ];

@@ -26,7 +26,7 @@ final class CalendarOfRepeatsTest extends TestCase
     ];
 
     #[Test]
-    public function the_cores_first_day_and_the_librarys_agree(): void
+    public function the_first_day_of_a_rule_and_its_first_instance_agree(): void
     {
         $this->limitTo(250)->forAll(Generators::elements(...self::RULES), Generators::choose(0, 1500))->then(static function (string $rule, int $days): void {
             $from = LocalDay::of(2024, 1, 1)->plusDays($days);

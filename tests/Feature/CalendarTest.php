@@ -111,15 +111,23 @@ final class CalendarTest extends FeatureTestCase
         return [
             'no start' => [['BEGIN:VEVENT', 'UID:1', 'SUMMARY:X', 'END:VEVENT'], 'it has no start'],
             'no date' => [['BEGIN:VEVENT', 'UID:1', 'DTSTART:20260231T090000Z', 'END:VEVENT'], 'DTSTART is no date or time: “20260231T090000Z”'],
-            'no property' => [['BEGIN:VEVENT', 'UID:1', 'DTSTART:20260311T090000Z', 'what is this', 'END:VEVENT'], 'a line in it is no calendar property'],
             'no end' => [['BEGIN:VEVENT', 'UID:1', 'DTSTART:20260311T090000Z'], 'an event begins here and does not end'],
             'backwards' => [['BEGIN:VEVENT', 'UID:1', 'DTSTART:20260311T090000Z', 'DTEND:20260311T080000Z', 'END:VEVENT'], 'it ends before it starts'],
             'for ever' => [['BEGIN:VEVENT', 'UID:1', 'DTSTART:20260311T090000Z', 'DTEND:20360311T080000Z', 'END:VEVENT'], 'it lasts longer than a year'],
             'each second' => [['BEGIN:VEVENT', 'UID:1', 'DTSTART:20260311T090000Z', 'DURATION:PT1H', 'RRULE:FREQ=SECONDLY', 'END:VEVENT'], 'it repeats too often'],
             'each hour' => [['BEGIN:VEVENT', 'UID:1', 'DTSTART:20260311T090000Z', 'DURATION:PT1H', 'RRULE:FREQ=HOURLY', 'END:VEVENT'], 'it repeats too often'],
             'nowhere' => [['BEGIN:VEVENT', 'UID:1', 'DTSTART;TZID=Mars/Olympus:20260311T090000', 'END:VEVENT'], 'its time zone “Mars/Olympus” is unknown'],
-            'never' => [['BEGIN:VEVENT', 'UID:1', 'DTSTART:20260311T090000Z', 'RRULE:FREQ=SOMETIMES', 'END:VEVENT'], 'could not be read'],
+            'never' => [['BEGIN:VEVENT', 'UID:1', 'DTSTART:20260311T090000Z', 'RRULE:FREQ=SOMETIMES', 'END:VEVENT'], 'its rule has no frequency'],
+            'the twenty-fifth hour' => [['BEGIN:VEVENT', 'UID:1', 'DTSTART:20260311T090000Z', 'RRULE:FREQ=DAILY;BYHOUR=25', 'END:VEVENT'], 'its rule has “25” for BYHOUR'],
         ];
+    }
+
+    #[Test]
+    public function a_broken_line_costs_that_line_and_not_the_event(): void
+    {
+        $this->bringIn(['BEGIN:VEVENT', 'UID:1', 'SUMMARY:Round', 'what is this', 'DTSTART:20260311T110000Z', 'DTEND:20260311T120000Z', 'END:VEVENT'])->assertSee('line 7')->assertSee('“what is this”');
+
+        self::assertSame(['Wed 11 11:00–12:00 Round'], $this->meetings());
     }
 
     #[Test]
