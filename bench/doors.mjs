@@ -123,7 +123,7 @@ const runs = {
 
     async neighbours() {
         const [hostile, calm] = cookies
-        const never = (i) => `BEGIN:VEVENT\r\nUID:never-${i}\r\nSUMMARY:Never\r\nDTSTART:20260101T090000Z\r\nDURATION:PT1H\r\nRRULE:FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30\r\nEND:VEVENT\r\n`
+        const never = (i) => `BEGIN:VEVENT\r\nUID:never-${i}\r\nSUMMARY:Never\r\nDTSTART:20260101T090000Z\r\nDURATION:PT1H\r\nRRULE:FREQ=SECONDLY;BYSETPOS=2\r\nEND:VEVENT\r\n`
         const daily = (i) => `BEGIN:VEVENT\r\nUID:d${i}-${random(1e9)}\r\nSUMMARY:Daily ${i}\r\nDTSTART:20250101T090000Z\r\nDURATION:PT15M\r\nRRULE:FREQ=DAILY\r\nEND:VEVENT\r\n`
         const message = (i) => `From a@b Wed Mar 11 08:00:00 2026\nFrom: Prue <prue@example.org>\nSubject: Proof ${i}\nMessage-ID: <${i}.${random(1e9)}@x>\n\n${'A line of a letter that goes on. '.repeat(20)}\n\n`
         const files = [
