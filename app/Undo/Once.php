@@ -32,6 +32,12 @@ final class Once
         return self::row($user->id, $key)->exists();
     }
 
+    /** What comes carries no key. */
+    public function expectNone(): void
+    {
+        [$this->user, $this->key, $this->now, $this->isClaimed] = [null, null, null, false];
+    }
+
     /** The change that comes carries this key. */
     public function expect(User $user, string $key, CarbonImmutable $now): void
     {

@@ -91,8 +91,11 @@ final class Restore
             }
         }
         if (! DB::table($table)->where('id', $id)->exists() && ! ($isRunning && $this->runsAnother($id))) {
-            DB::table($table)->insert($this->log->known($table, $row));
-            $this->restored[$table][$id] = true;
+            if (DB::table($table)->insertOrIgnore($this->log->known($table, $row)) === 1) {
+                $this->restored[$table][$id] = true;
+            } else {
+                $this->left[(string) ($row['title'] ?? $row['name'] ?? $row['summary'] ?? $row['date'] ?? '…')] = true; // another has its name or its day by now
+            }
         }
     }
 

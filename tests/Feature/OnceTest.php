@@ -181,4 +181,14 @@ final class OnceTest extends FeatureTestCase
     {
         return (int) $this->ines->entries()->whereNotNull('ends_at')->get()->sum(static fn ($entry): float => $entry->starts_at->diffInMinutes($entry->ends_at));
     }
+
+    /** As the tests here are one process, a key that stayed would refuse what comes next. */
+    #[Test]
+    public function a_key_is_of_one_request_only(): void
+    {
+        $this->post('/gather', ['lines' => 'One', '_once' => str_repeat('k', 20)]);
+        $this->post('/gather', ['lines' => 'Two']);
+        $this->post('/gather', ['lines' => 'Three', '_once' => 'no key']);
+        self::assertSame(['One', 'Two', 'Three'], $this->ines->tasks()->orderBy('id')->pluck('title')->all());
+    }
 }

@@ -307,6 +307,24 @@ final class UndoTest extends FeatureTestCase
         self::assertSame(1, $task->refresh()->importance?->value);
     }
 
+    /** A day is promised once: what was promised anew meanwhile stays, and nothing is a fault. */
+    #[Test]
+    public function redo_brings_nothing_back_whose_name_or_day_another_has(): void
+    {
+        $this->at('2026-03-11 08:00');
+        $this->task('Quotes');
+        $this->post('/plan/lay-out');
+        $revision = $this->ines->planRevisions()->latest('id')->value('id');
+        $first = $this->ines->promises()->sole()->id;
+        $this->post('/plan/undo', ['revision' => $revision]);
+        $this->ines->promises()->delete();
+        $this->ines->promises()->create(['date' => '2026-03-11', 'taken_at' => now(), 'how' => 'hours', 'tasks' => []]);
+
+        $this->post('/plan/redo', ['revision' => $revision])->assertRedirect();
+        self::assertSame('hours', $this->ines->promises()->sole()->how);
+        self::assertNotSame(0, $first);
+    }
+
     #[Test]
     public function nobody_redoes_anothers_change(): void
     {
