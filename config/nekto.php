@@ -18,6 +18,9 @@ return [
     // How often programs may send something in a minute, from one address.
     'captures' => (int) env('NEKTO_CAPTURES', 60),
 
+    // What a refusal at the doors takes at least: longer than any hash, so that it tells nothing by its time.
+    'door_milliseconds' => (int) env('NEKTO_DOOR_MILLISECONDS', 250),
+
     // Further names under which this installation is called, with commas between; that of APP_URL is known.
     'hosts' => env('NEKTO_HOSTS', ''),
 

@@ -12,9 +12,6 @@ use Illuminate\Support\Timebox;
 /** Whether an address and a password belong together, in the same time whether the address is known or not. */
 final readonly class CheckPassword
 {
-    /** Microseconds that a refusal takes at least: longer than any hash here, those of earlier versions too. */
-    private const LEAST = 250_000;
-
     public function __construct(private Happened $happened) {}
 
     public function __invoke(string $email, #[\SensitiveParameter] string $password): ?User
@@ -31,7 +28,7 @@ final readonly class CheckPassword
             Hash::needsRehash($user->password) && $user->forceFill(['password' => $password])->save();
 
             return $user;
-        }, self::LEAST);
+        }, 1000 * (int) config('nekto.door_milliseconds'));
     }
 
     /** A hash that nothing fits, made as those of accounts are. */

@@ -19,9 +19,6 @@ final readonly class LostPasswordController
     /** In the session: what a letter's link carried, so that it stands in no address any longer. */
     private const LINK = 'reset_link';
 
-    /** Microseconds each answer takes, whether the address is known or not. */
-    private const TAKES = 250_000;
-
     public function __construct(private ChangeDoors $doors) {}
 
     public function show(): View
@@ -31,7 +28,7 @@ final readonly class LostPasswordController
 
     public function send(LostPasswordRequest $request): RedirectResponse
     {
-        (new Timebox)->call(fn () => $this->doors->forgotten($request->email()), self::TAKES);
+        (new Timebox)->call(fn () => $this->doors->forgotten($request->email()), 1000 * (int) config('nekto.door_milliseconds'));
 
         return redirect('/forgotten')->with('status', __('account.letter_sent', ['minutes' => MailedLinks::RESET_MINUTES]));
     }

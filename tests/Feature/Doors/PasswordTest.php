@@ -136,6 +136,7 @@ final class PasswordTest extends DoorsTestCase
     #[Test]
     public function nothing_tells_whether_there_is_an_account(): void
     {
+        config(['nekto.door_milliseconds' => 250]);
         $said = function (string $address, array $sent): array {
             $this->otherBrowser();
             $began = hrtime(true);
