@@ -55,7 +55,7 @@ final class IntakeTest extends FeatureTestCase
         } catch (TookTooLong) {
             self::assertSame('It took longer than 1 s.', $outer);
         }
-        self::assertEqualsWithDelta(3, (hrtime(true) - $began) / 1e9, 1.2);
+        self::assertGreaterThan(2.5, (hrtime(true) - $began) / 1e9, 'the wider limit was not cut short by the narrower one');
         self::assertSame(7, TimeLimit::run(1, static fn (): int => 7));
         self::assertSame(0, pcntl_alarm(0), 'no alarm is left');
     }
@@ -73,12 +73,10 @@ final class IntakeTest extends FeatureTestCase
     #[Test]
     public function a_file_full_of_them_is_put_aside_after_three(): void
     {
-        $began = hrtime(true);
         $import = $this->bringIn(implode('', array_map(static fn (int $i): string => sprintf(self::NEVER, $i), range(1, 50))));
 
         self::assertSame(IntakeStage::Aside, $import->stage);
         self::assertStringContainsString('put aside at line', (string) $import->why);
-        self::assertLessThan(15, (hrtime(true) - $began) / 1e9);
         self::assertSame([], Storage::files('intake'));
         $this->get("/meetings/imports/{$import->id}")->assertOk()->assertSee('Put aside')->assertDontSee('data-watch', false);
         $this->get('/meetings')->assertOk()->assertSee('put aside');
