@@ -25,7 +25,7 @@ final class Calendar
     public static function firstFrom(string $rule, LocalDay $begin, LocalDay $from): ?LocalDay
     {
         try {
-            $begin = self::names($rule, $begin) ? $begin : FirstDay::of($rule, $begin); // what begins a rule is its first instance
+            $begin = FirstDay::of($rule, $begin); // what begins a rule is its first instance
             $read = Rule::read($rule);
             foreach ((new Instances($read, 86_400 * $begin->number, $read->until))->between(86_400 * $from->number, 86_400 * ($from->number + self::AHEAD)) as $moment) {
                 if ($moment >= 86_400 * $from->number) {
@@ -64,15 +64,6 @@ final class Calendar
         $day = LocalDay::fromString((new \DateTimeImmutable($done->asString()))->add(new \DateInterval((string) $repeat->after_done))->format('Y-m-d'));
 
         return $repeat->days_off === 'keep' ? $day : (self::openFrom($repeat, $day) ?? $day);
-    }
-
-    private static function names(string $rule, LocalDay $day): bool
-    {
-        if (! preg_match('/BY(?:DAY|MONTHDAY|MONTH)=/', $rule)) {
-            return true;
-        }
-
-        return FirstDay::of($rule, $day)->equals($day);
     }
 
     private static function openFrom(Repeat $repeat, LocalDay $day): ?LocalDay

@@ -49,22 +49,47 @@ final class Instances
      */
     public function between(int $from, int $to): \Generator
     {
-        $left = $this->rule->count ?? PHP_INT_MAX;
-        $last = $this->start - 1;
         if ($this->start < $to && ($this->until === null || $this->start <= $this->until)) {
-            yield $last = $this->start;
+            yield $this->start;
         }
-        $left--;
-        foreach ($this->sets($this->rule->count === null ? max($from, $this->start) : $this->start, $to) as $set) {
+        $left = ($this->rule->count ?? PHP_INT_MAX) - 1;
+        foreach ($this->given($this->rule->count === null ? max($from, $this->start) : $this->start, $to) as $moment) {
+            if ($moment === $this->start) {
+                continue;
+            }
+            if ($left-- <= 0 || ($this->until !== null && $moment > $this->until)) {
+                return;
+            }
+            yield $moment;
+        }
+    }
+
+    /**
+     * The first that the rule itself gives, from its start on, whatever COUNT and UNTIL say; null if there is none before a
+     * moment.
+     *
+     * @param  int  $to  exclusive
+     *
+     * @throws RuleRefused if it is not found within the steps allowed
+     */
+    public function first(int $to): ?int
+    {
+        return $this->given($this->start, $to)->current();
+    }
+
+    /** @return \Generator<int> ascending, each once */
+    private function given(int $from, int $to): \Generator
+    {
+        $last = $this->start - 1;
+        foreach ($this->sets($from, $to) as $set) {
             foreach ($set as $moment) {
-                if ($moment <= $last) {
-                    continue;
-                }
-                if ($left-- <= 0 || $moment >= $to || ($this->until !== null && $moment > $this->until)) {
+                if ($moment >= $to) {
                     return;
                 }
-                yield $last = $moment;
-                $this->periods = 0;
+                if ($moment > $last) {
+                    yield $last = $moment;
+                    $this->periods = 0;
+                }
             }
         }
     }
