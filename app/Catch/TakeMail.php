@@ -54,7 +54,7 @@ final readonly class TakeMail implements Steps
         $new = array_filter($read, static fn (ReadMail $mail): bool => ! isset($known[$mail->messageId]));
         $kept = array_map(fn (ReadMail $mail): array => $this->files->all($user, $mail->files), $new);
         $left = array_sum(array_map(static fn (array $files): int => count(array_filter($files, static fn (mixed $file): bool => $file === KeepFile::NO_ROOM)), $kept));
-        $left > 0 && $intake->fail(1, trans_choice('files.no_room_mail', $left));
+        $left > 0 && $intake->note(1, trans_choice('files.no_room_mail', $left));
         try {
             DB::transaction(static function () use ($intake, $user, $new, $kept): void {
                 foreach ($new as $id => $mail) {

@@ -56,7 +56,7 @@ final readonly class CsvReader
      */
     public function read(string $text, ?array $columns = null): \Generator
     {
-        $columns = self::columns($text, $columns)[1];
+        $columns ??= self::columns($text, null)[1];
         $keys = new Keys(Format::Csv);
         $isFirst = true;
         foreach (self::rows($text) as [$line, $cells]) {

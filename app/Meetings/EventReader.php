@@ -42,9 +42,10 @@ final readonly class EventReader
         foreach ($events as $event) {
             86_400 * $event->length->days + $event->length->seconds <= 86_400 * self::MOST_DAYS || throw new UnreadableCalendar(__('meetings.too_long'));
         }
+        $series = Series::of($events);
         try {
-            $instances = Series::of($events)->between($this->from->getTimestamp(), $this->until->getTimestamp(), self::MOST_OCCURRENCES);
-            $goesOn = Series::of($events)->goesOnAfter($this->until->getTimestamp());
+            $instances = $series->between($this->from->getTimestamp(), $this->until->getTimestamp(), self::MOST_OCCURRENCES);
+            $goesOn = $series->goesOnAfter($this->until->getTimestamp());
         } catch (RuleRefused $error) {
             throw new UnreadableCalendar($error->getMessage(), previous: $error);
         }

@@ -92,7 +92,7 @@ final readonly class TakeEvents implements Steps
     {
         $split = (new CalendarSplitter('VEVENT'))->split((string) Storage::get((string) $intake->path));
         foreach ($split['problems'] as $problem) {
-            $intake->fail($problem['line'], $problem['what']);
+            $intake->note($problem['line'], $problem['what']);
         }
         Parts::write($intake, self::lines($split['components']));
     }

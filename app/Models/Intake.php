@@ -26,8 +26,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $total parts
  * @property int $taken parts that were looked at
  * @property int $added
- * @property int $changed
- * @property int $failed parts that could not be read
+ * @property int $changed of a calendar; of tasks, how many were known when it was read
+ * @property int $failed parts of a calendar that could not be read; of tasks, lines
  * @property list<array{line: int, what: string}> $problems the first of them
  * @property int $late parts that took too long
  * @property string|null $why it was put aside
@@ -59,10 +59,23 @@ final class Intake extends Model
         $query->whereIn('stage', [IntakeStage::Waiting, IntakeStage::Taking]);
     }
 
+    /** What could not be read: a part of the file, which is none of those that are as they were. */
     public function fail(int $line, string $what): void
     {
         $this->failed++;
+        $this->note($line, $what);
+    }
+
+    /** What was left out, a line or a file of a message, while its part was taken. */
+    public function note(int $line, string $what): void
+    {
         count($this->problems) < self::MOST_PROBLEMS && $this->problems = [...$this->problems, ['line' => $line, 'what' => $what]];
+    }
+
+    /** Parts that were looked at and were known just so. */
+    public function same(): int
+    {
+        return max(0, $this->taken - $this->added - ($this->kind === 'calendar' ? $this->changed + $this->failed : 0));
     }
 
     public function percent(): int

@@ -16,16 +16,10 @@ final class Heartbeat
 
     private const KEPT_SECONDS = 86400;
 
-    /** How often something of an account has changed; to be read before the minute's work begins. */
-    public static function count(int $account): int
-    {
-        return (int) DB::table('changes')->where('user_id', $account)->value('count');
-    }
-
     /**
      * The minute's work for an account is done; if nothing changes, nothing is to be done before it wakes.
      *
-     * @param  int  $count  as it was before that work: what changed meanwhile is looked at again
+     * @param  int  $count  how often something of it had changed, as awake() said before that work: what changed meanwhile is looked at again
      */
     public static function beat(int $account, CarbonImmutable $now, int $count, CarbonImmutable $wakes): void
     {
@@ -41,10 +35,10 @@ final class Heartbeat
         return self::asleep(DB::table('changes'), $now)->where('user_id', $account)->exists();
     }
 
-    /** @return Builder ids of the accounts for which something may be to be done, the one that waited longest first */
+    /** @return Builder the accounts (user_id) for which something may be to be done, the one that waited longest first, each with its count of changes */
     public static function awake(CarbonImmutable $now): Builder
     {
-        return DB::table('changes')->whereNotIn('user_id', self::asleep(DB::table('changes'), $now)->select('user_id'))->orderBy('wakes_at')->select('user_id');
+        return DB::table('changes')->whereNotIn('user_id', self::asleep(DB::table('changes'), $now)->select('user_id'))->orderBy('wakes_at')->select(['user_id', 'count']);
     }
 
     private static function asleep(Builder $changes, CarbonImmutable $now): Builder

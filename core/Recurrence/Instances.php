@@ -74,7 +74,11 @@ final class Instances
      */
     public function first(int $to): ?int
     {
-        return $this->given($this->start, $to)->current();
+        foreach ($this->given($this->start, $to) as $moment) {
+            return $moment;
+        }
+
+        return null;
     }
 
     /** @return \Generator<int> ascending, each once */

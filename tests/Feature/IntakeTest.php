@@ -147,6 +147,19 @@ final class IntakeTest extends FeatureTestCase
             (new TakeIn($import->id))->handle();
         }
         self::assertSame([IntakeStage::Finished, 1100, 1100], [$import->refresh()->stage, $import->added, $this->ines->tasks()->count()]);
+        $this->get("/gather/files/{$import->id}")->assertOk()->assertSee('1,100 new, 0 as they were.');
+
+        $text = "title\n".implode("\n", array_map(static fn (int $i): string => "Task {$i} ".str_repeat('long ', 40), range(1, 1101)));
+        $again = Intakes::begin($this->ines, 'tasks', 'many.csv', $text, ['format' => 'csv']);
+        (new TakeIn($again->id))->handle();
+        $this->get("/gather/files/{$again->id}")->assertSee('1101 tasks, 1 new');
+        $again->update(['stage' => IntakeStage::Taking]);
+        for ($i = 0; $i < 3; $i++) {
+            (new TakeIn($again->id))->handle();
+        }
+        $this->get("/gather/files/{$again->id}")->assertSee('1 new, 1,100 as they were.');
+        $this->post('/plan/undo');
+        self::assertSame(1100, $this->ines->tasks()->count());
         $this->post('/plan/undo');
         self::assertSame(1000, $this->ines->tasks()->count());
     }

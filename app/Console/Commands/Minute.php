@@ -42,20 +42,19 @@ final class Minute extends Command
         $failed = 0;
         rescue(static fn () => Leave::carryOut($now));
         rescue(static fn () => ReadMailbox::handOver());
-        foreach (Heartbeat::awake($now)->pluck('user_id') as $id) {
-            $user = User::query()->whereNull('leaves_at')->find($id);
+        foreach (Heartbeat::awake($now)->get() as $awake) {
+            $user = User::query()->whereNull('leaves_at')->find($awake->user_id);
             if ($user === null) {
                 continue;
             }
             try {
-                $count = Heartbeat::count($user->id);
                 TakeDay::begun($user, $now);
                 $extend($user, $now);
                 $comeBack($user, $now);
                 $revision = $mend($user, $now);
                 $prospects->chances($user, $now); // so that no page has to wait for them
                 $remind($user, $now);
-                Heartbeat::beat($user->id, $now, $count, NextWake::after($user, $now));
+                Heartbeat::beat($user->id, $now, (int) $awake->count, NextWake::after($user, $now));
                 $revision === null || $this->line("Mended the plan of account {$user->id}: ".count($revision->moves).' moves.');
             } catch (\Throwable $error) {
                 report($error);

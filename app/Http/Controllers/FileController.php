@@ -89,7 +89,7 @@ final readonly class FileController
         if ($preview->stage !== IntakeStage::Finished) {
             return redirect("/gather/files/{$preview->id}");
         }
-        $known = $preview->total - $preview->added;
+        $known = $preview->same();
         $said = trans_choice('files.taken', $preview->added).($known > 0 ? ' '.trans_choice('files.known', $known) : '');
 
         return redirect('/gather')->with(['status' => $said, 'undo' => $preview->added > 0]);

@@ -26,7 +26,7 @@ final readonly class MessageController
     {
         return view('screens.mailbox', [
             'folder' => ReadMailbox::folder($user),
-            'intakes' => $user->intakes()->where('kind', 'mail')->where(static fn ($query) => $query->whereIn('stage', [IntakeStage::Waiting, IntakeStage::Taking, IntakeStage::Aside])->orWhere('failed', '>', 0))->latest('id')->limit(5)->get(),
+            'intakes' => $user->intakes()->where('kind', 'mail')->where(static fn ($query) => $query->whereIn('stage', [IntakeStage::Waiting, IntakeStage::Taking, IntakeStage::Aside])->orWhere('problems', '!=', '[]'))->latest('id')->limit(5)->get(),
             'messages' => $user->messages()->withCount('attachments')->orderByDesc('received_at')->limit(200)->get(),
         ]);
     }

@@ -2,15 +2,14 @@
     use App\Models\IntakeStage;
     $isUnderWay = $import->stage->isUnderWay();
     $back = ['calendar' => ['/meetings', 'All meetings'], 'mail' => ['/gather/mailbox', 'The mailbox'], 'tasks' => ['/gather/files', 'Files']][$import->kind];
-    $same = max(0, $import->taken - $import->added - $import->changed - $import->failed);
 @endphp
 <x-layout title="Bringing in {{ $import->name }}" :at="$import->kind === 'calendar' ? 'meetings' : null" :station="$import->kind === 'calendar' ? null : 'gather'">
     <div class="title-row"><h1>{{ $import->name }}</h1><x-says /></div>
-    <div @class(['section-head', 'section-warn' => $import->failed > 0 || $import->stage === IntakeStage::Aside])><h2>{{ ['waiting' => 'Being read', 'taking' => 'Being brought in', 'ready' => 'Read', 'finished' => 'Brought in', 'aside' => 'Put aside'][$import->stage->value] }}</h2><span class="soft">{{ number_format($import->taken) }} of {{ number_format($import->total) }}</span></div>
+    <div @class(['section-head', 'section-warn' => $import->problems !== [] || $import->stage === IntakeStage::Aside])><h2>{{ ['waiting' => 'Being read', 'taking' => 'Being brought in', 'ready' => 'Read', 'finished' => 'Brought in', 'aside' => 'Put aside'][$import->stage->value] }}</h2><span class="soft">{{ number_format($import->taken) }} of {{ number_format($import->total) }}</span></div>
     <br>
     <div class="progress" role="progressbar" aria-label="Taken in" aria-valuemin="0" aria-valuemax="100" aria-valuenow="{{ $import->percent() }}"><i style="--w:{{ $import->percent() }}"></i></div>
     @if ($import->why)<p class="warning" role="alert">{{ $import->why }}</p>@endif
-    <p class="import-counts" role="status">{{ number_format($import->added) }} new, @if ($import->kind === 'calendar'){{ number_format($import->changed) }} changed, @endif{{ number_format($same) }} as they were{{ $import->failed ? ', '.number_format($import->failed).' not read' : '' }}.</p>
+    <p class="import-counts" role="status">{{ number_format($import->added) }} new, @if ($import->kind === 'calendar'){{ number_format($import->changed) }} changed, @endif{{ number_format($import->same()) }} as they were{{ $import->failed ? ', '.number_format($import->failed).' not read' : '' }}.</p>
     @if ($isUnderWay)
         <p class="soft" data-watch>It goes on by itself, also when this page is left.</p>
         <noscript><p><a class="button" href="{{ request()->getPathInfo() }}">Look again</a></p></noscript>
