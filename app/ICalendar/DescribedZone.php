@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\ICalendar;
 
 use Nekto\Core\Recurrence\Instances;
-use Nekto\Core\Recurrence\Offsets;
 use Nekto\Core\Recurrence\Rule;
 use Nekto\Core\Recurrence\RuleRefused;
+use Nekto\Core\Time\Offsets;
 
 /** A zone by its own rules, as a VTIMEZONE describes it (RFC 5545, 3.6.5). */
 final class DescribedZone

@@ -7,9 +7,9 @@ namespace App\ICalendar;
 use Nekto\Core\Recurrence\Event;
 use Nekto\Core\Recurrence\Length;
 use Nekto\Core\Recurrence\Moment;
-use Nekto\Core\Recurrence\Offsets;
 use Nekto\Core\Recurrence\Rule;
 use Nekto\Core\Recurrence\RuleRefused;
+use Nekto\Core\Time\Offsets;
 
 /** Reads the text of events that share a UID, with the zones they describe. */
 final class EventText

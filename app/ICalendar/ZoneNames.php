@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\ICalendar;
 
-use Nekto\Core\Recurrence\Offsets;
+use Nekto\Core\Time\Offsets;
 use Sabre\VObject\TimeZoneUtil;
 
 /** Zones by name: those of the database and their older names, names that exporters use, offsets, paths that end in a zone. */

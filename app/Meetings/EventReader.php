@@ -11,9 +11,9 @@ use App\ICalendar\UnreadableCalendar;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Recurrence\Event;
 use Nekto\Core\Recurrence\Instance;
-use Nekto\Core\Recurrence\Offsets;
 use Nekto\Core\Recurrence\RuleRefused;
 use Nekto\Core\Recurrence\Series;
+use Nekto\Core\Time\Offsets;
 
 /** Reads an event group: which stretches of time it takes within a window, and which of them block. */
 final readonly class EventReader

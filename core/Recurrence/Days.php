@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Recurrence;
 
+use Nekto\Core\Time\Calendar;
+
 /**
  * The days of a period on which a rule falls: all of them first, then what each BY part leaves (the expanding and limiting
  * of the table in RFC 5545, 3.3.10, where a period's own days are the expansion).

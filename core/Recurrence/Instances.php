@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Recurrence;
 
+use Nekto\Core\Time\Calendar;
+
 /**
  * The instances of a rule by the wall clock, one after another, period by period: the days of the period, the times of the
  * day, positions among those (the way of dateutil's rrule, after RFC 5545, 3.3.10). Nothing is computed that is not asked

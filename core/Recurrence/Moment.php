@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Recurrence;
 
+use Nekto\Core\Time\Offsets;
+
 /** A DATE or DATE-TIME of a calendar: what the wall clock shows, and by which clock. */
 final readonly class Moment
 {

@@ -35,7 +35,7 @@ final readonly class LocalDay
     /** 1 Monday to 7 Sunday. */
     public function weekday(): int
     {
-        return (($this->number + 3) % 7 + 7) % 7 + 1;
+        return Calendar::weekday($this->number);
     }
 
     /** "mon" to "sun". */
@@ -46,18 +46,18 @@ final readonly class LocalDay
 
     public function year(): int
     {
-        return (int) gmdate('Y', $this->number * 86400);
+        return Calendar::date($this->number)[0];
     }
 
     public function month(): int
     {
-        return (int) gmdate('n', $this->number * 86400);
+        return Calendar::date($this->number)[1];
     }
 
     /** 1 to 31. */
     public function dayOfMonth(): int
     {
-        return (int) gmdate('j', $this->number * 86400);
+        return Calendar::date($this->number)[2];
     }
 
     public function equals(self $other): bool

@@ -10,17 +10,7 @@ namespace Nekto\Core\Time;
  */
 final class Zone
 {
-    private const FIRST = -86400 * 366;
-
-    private const LAST = 86400 * 366 * 200;
-
-    /** @var list<int> minutes at which an offset begins, ascending */
-    private array $from = [];
-
-    /** @var list<int> the offset (local − UTC, minutes) from there on */
-    private array $offset = [];
-
-    private int $last = 0;
+    private readonly Offsets $clock;
 
     /** @var array<int, Interval> by the day's number, those asked for */
     private array $days = [];
@@ -33,20 +23,13 @@ final class Zone
         } catch (\Exception) {
             throw InvalidTime::unknownZone($name);
         }
-        foreach ($zone->getTransitions(self::FIRST, self::LAST) ?: [] as $transition) {
-            $this->from[] = intdiv($transition['ts'], 60);
-            $this->offset[] = intdiv($transition['offset'], 60);
-        }
-        if ($this->from === []) {
-            $this->from = [0];
-            $this->offset = [intdiv($zone->getOffset(new \DateTimeImmutable('@0')), 60)];
-        }
+        $this->clock = Offsets::of($zone);
     }
 
-    /** Local time − UTC at that moment, in minutes. O(log n), O(1) near the moment asked for last. */
+    /** Local time − UTC at that moment, in minutes. */
     public function offsetAt(int $minute): int
     {
-        return $this->offset[$this->index($minute)];
+        return (int) floor($this->clock->offset(60 * $minute) / 60);
     }
 
     public function dayOf(int $minute): LocalDay
@@ -69,13 +52,8 @@ final class Zone
     public function at(LocalDay $day, int $minuteOfDay): int
     {
         $minuteOfDay >= 0 && $minuteOfDay <= 1440 || throw InvalidTime::minuteOfDay($minuteOfDay);
-        $wall = $day->number * 1440 + $minuteOfDay;
-        $i = $this->index($wall + 1560);
-        while ($i > 0 && $wall < $this->from[$i] + max($this->offset[$i - 1], $this->offset[$i])) {
-            $i--;
-        }
 
-        return $wall - $this->offset[$i];
+        return (int) ceil($this->clock->utc(60 * (1440 * $day->number + $minuteOfDay)) / 60);
     }
 
     /** The local day from its midnight to the next; 23 or 25 hours where clocks change. */
@@ -91,25 +69,8 @@ final class Zone
      */
     public function changesWithin(Interval $interval): array
     {
-        return array_values(array_filter(
-            $this->from,
-            static fn (int $from): bool => $from > $interval->start && $from < $interval->end,
-        ));
-    }
+        $within = array_filter($this->clock->changes(), static fn (int $from): bool => $from > 60 * $interval->start && $from < 60 * $interval->end);
 
-    private function index(int $minute): int
-    {
-        $i = $this->last;
-        if ($this->from[$i] <= $minute && ($this->from[$i + 1] ?? PHP_INT_MAX) > $minute) {
-            return $i;
-        }
-        $low = 0;
-        $high = count($this->from) - 1;
-        while ($low < $high) {
-            $middle = intdiv($low + $high + 1, 2);
-            $this->from[$middle] <= $minute ? $low = $middle : $high = $middle - 1;
-        }
-
-        return $this->last = $low;
+        return array_values(array_map(static fn (int $from): int => intdiv($from, 60), $within));
     }
 }

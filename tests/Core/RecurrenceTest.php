@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Nekto\Core\Recurrence\Calendar;
 use Nekto\Core\Recurrence\Instances;
 use Nekto\Core\Recurrence\Length;
 use Nekto\Core\Recurrence\Moment;
-use Nekto\Core\Recurrence\Offsets;
 use Nekto\Core\Recurrence\Rule;
 use Nekto\Core\Recurrence\RuleRefused;
+use Nekto\Core\Time\Calendar;
+use Nekto\Core\Time\Offsets;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;

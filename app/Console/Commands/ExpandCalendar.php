@@ -13,9 +13,9 @@ use App\ICalendar\UnreadableCalendar;
 use Illuminate\Console\Command;
 use Nekto\Core\Recurrence\Event;
 use Nekto\Core\Recurrence\Instance;
-use Nekto\Core\Recurrence\Offsets;
 use Nekto\Core\Recurrence\RuleRefused;
 use Nekto\Core\Recurrence\Series;
+use Nekto\Core\Time\Offsets;
 
 /** Says which instances calendar files have, a line of JSON a file; without database and account. */
 final class ExpandCalendar extends Command

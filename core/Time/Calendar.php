@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nekto\Core\Recurrence;
+namespace Nekto\Core\Time;
 
 /** Days of the proleptic Gregorian calendar from the year 1 on, as numbers since 1970-01-01, with their months, years and weeks. */
 final class Calendar

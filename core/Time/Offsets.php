@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nekto\Core\Recurrence;
+namespace Nekto\Core\Time;
 
 /**
  * What a wall clock is ahead of UTC, and since when: of a zone of the database, of one that a calendar describes, or fixed.
@@ -11,9 +11,9 @@ namespace Nekto\Core\Recurrence;
 final class Offsets
 {
     /** Years for which a zone's changes are known. */
-    private const FIRST = -86_400 * 366 * 20;
+    private const FIRST = -86_400 * 366;
 
-    private const LAST = 86_400 * 366 * 100;
+    private const LAST = 86_400 * 366 * 200;
 
     /** @var array<string, self> */
     private static array $zones = [];
@@ -48,7 +48,19 @@ final class Offsets
 
     public function local(int $utc): int
     {
-        return $utc + $this->offset[$this->index($utc)];
+        return $utc + $this->offset($utc);
+    }
+
+    /** Local time − UTC at a moment (UTC), in seconds. O(log n), O(1) near the moment asked for last. */
+    public function offset(int $utc): int
+    {
+        return $this->offset[$this->index($utc)];
+    }
+
+    /** @return list<int> moments (UTC) from which an offset holds, ascending */
+    public function changes(): array
+    {
+        return $this->from;
     }
 
     private static function read(\DateTimeZone $zone): self
