@@ -14,6 +14,7 @@ final readonly class CheckPassword
 {
     public function __construct(private Happened $happened) {}
 
+    /** The account; null if they do not, which is noted in it if there is one. */
     public function __invoke(string $email, #[\SensitiveParameter] string $password): ?User
     {
         return (new Timebox)->call(function (Timebox $box) use ($email, $password): ?User {

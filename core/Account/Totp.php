@@ -26,6 +26,11 @@ final readonly class Totp
         strlen($secret) >= 16 || throw new \InvalidArgumentException('A secret has at least 128 bits.');
     }
 
+    /**
+     * The digits of a step, with zeros before (RFC 4226, 5.3).
+     *
+     * @param  int  $step  as step() counts them, or a counter
+     */
     public function code(int $step): string
     {
         $digest = hash_hmac($this->hash, pack('J', $step), $this->secret, true);
@@ -35,7 +40,11 @@ final readonly class Totp
         return str_pad((string) ($number % 10 ** $this->digits), $this->digits, '0', STR_PAD_LEFT);
     }
 
-    /** @param  int  $seconds  since 1970, UTC */
+    /**
+     * Steps of thirty seconds since 1970 (RFC 6238, 4.2).
+     *
+     * @param  int  $seconds  since 1970, UTC
+     */
     public static function step(int $seconds): int
     {
         return intdiv($seconds, self::STEP);

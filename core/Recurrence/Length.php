@@ -22,7 +22,7 @@ final readonly class Length
         return ($this->days === 0 ? $start->utc() : $start->at($start->local + 86_400 * $this->days)->utc()) + $this->seconds;
     }
 
-    /** Null if it is no duration. */
+    /** A DURATION as the standard writes it (RFC 5545, 3.3.6); null if it is none. */
     public static function read(string $duration): ?self
     {
         if (preg_match('/^([+-]?)P(?:(\d+)W)?(?:(\d+)D)?(?:T(?:(\d+)H)?(?:(\d+)M)?(?:(\d+)S)?)?$/iD', trim($duration), $part) !== 1 || preg_match('/\d/', $duration) !== 1) {

@@ -36,6 +36,11 @@ final class Offsets
         return self::$zones[$zone->getName()] ??= self::read($zone);
     }
 
+    /**
+     * The moment at which the clock shows that.
+     *
+     * @param  int  $local  seconds since 1970-01-01T00:00 by the wall clock
+     */
     public function utc(int $local): int
     {
         $i = $this->index($local + 93_600);
@@ -46,6 +51,7 @@ final class Offsets
         return $local - $this->offset[$i];
     }
 
+    /** What the clock shows at a moment (UTC), in seconds since 1970-01-01T00:00 by the wall clock. */
     public function local(int $utc): int
     {
         return $utc + $this->offset($utc);
