@@ -3,13 +3,14 @@ import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync, writeFileSync 
 import { fileURLToPath } from 'node:url'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
-const folder = `${root}storage/framework/browser`
+const port = Number(process.env.E2E_PORT ?? 8765)
+const folder = `${root}storage/framework/browser/${port}` // a run of its own for each port: two can go on side by side
 const database = `${folder}/nekto.sqlite`
 const template = `${folder}/template.sqlite`
 const clock = `${folder}/now`
 
 export const HOST = '127.0.0.1'
-export const PORT = Number(process.env.E2E_PORT ?? 8765)
+export const PORT = port
 export const START = '2026-03-11T10:20:00+00:00'
 
 export const environment = {
