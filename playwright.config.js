@@ -3,8 +3,8 @@ import { environment, HOST, PORT } from './tests/Browser/server.js'
 
 export default defineConfig({
     testDir: 'tests/Browser',
-    outputDir: `tests/Browser/output/${PORT}`,
-    workers: 1, // one database; bin/test has two runs, each with its own
+    outputDir: 'tests/Browser/output',
+    workers: 1, // one database
     retries: 0,
     timeout: 120_000, // shared machines are at times ten times slower than others
     expect: { timeout: 20_000 },

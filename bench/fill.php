@@ -31,7 +31,7 @@ DB::transaction(static function () use ($user, $now, $areas): void {
         $start = $now->subDays($day)->startOfDay()->addHours(9);
         $block = $user->blocks()->create(['task_id' => $done->id, 'starts_at' => $start, 'ends_at' => $start->addHour(), 'state' => 'done']);
         $user->entries()->create(['task_id' => $done->id, 'block_id' => $block->id, 'starts_at' => $start, 'ends_at' => $start->addHour()]);
-        $meeting = $user->meetings()->create(['uid' => "old-{$day}", 'summary' => 'Round', 'source' => '']);
+        $meeting = $user->meetings()->create(['calendar_id' => App\Calendars\Calendars::here($user)->id, 'uid' => "old-{$day}", 'summary' => 'Round', 'source' => '']);
         $meeting->occurrences()->create(['user_id' => $user->id, 'summary' => 'Round', 'starts_at' => $start->addHours(3), 'ends_at' => $start->addHours(4)]);
     }
 });

@@ -31,7 +31,7 @@ $count = (int) ($argv[1] ?? 200);
 mt_srand((int) ($argv[2] ?? 12));
 
 $meeting = static function (User $user, CarbonImmutable $start, int $minutes): void {
-    $row = $user->meetings()->create(['uid' => 'surprise', 'summary' => 'Surprise', 'source' => '']);
+    $row = $user->meetings()->create(['calendar_id' => App\Calendars\Calendars::here($user)->id, 'uid' => 'surprise', 'summary' => 'Surprise', 'source' => '']);
     $row->occurrences()->create(['user_id' => $user->id, 'summary' => 'Surprise', 'starts_at' => $start->utc(), 'ends_at' => $start->addMinutes($minutes)->utc()]);
 };
 $tried = static function (string $what, Closure $change) use ($app): ?array {

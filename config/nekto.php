@@ -12,6 +12,12 @@ return [
     // The largest calendar file that is taken.
     'upload_megabytes' => 10,
 
+    // Hosts that calendars may be fetched from though they are not on the public network, as 127.0.0.1:8001, with commas.
+    'calendar_hosts' => env('NEKTO_CALENDAR_HOSTS', ''),
+
+    // Where the sample's calendars are followed: a simulated server that the demo starts (simulated/calendars).
+    'sample_calendars' => env('NEKTO_SAMPLE_CALENDARS', 'http://127.0.0.1:8001'),
+
     // The room that the files of one account have.
     'files_megabytes' => (int) env('NEKTO_FILES_MEGABYTES', 500),
 

@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace App\Catch;
 
+use App\Calendars\Calendars;
 use App\Files\KeepFile;
+use App\ICalendar\UnreadableCalendar;
 use App\Intake\Parts;
 use App\Intake\Steps;
 use App\Intake\TimeLimit;
+use App\Intake\TookTooLong;
 use App\Mail\MailReader;
 use App\Mail\ReadMail;
+use App\Meetings\NeverComesRound;
+use App\Meetings\TakeMessage;
 use App\Models\Intake;
+use App\Models\Meeting;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -27,7 +33,13 @@ final readonly class TakeMail implements Steps
     /** Seconds for one message; of one that takes longer only its head is read. */
     private const MESSAGE = 5;
 
-    public function __construct(private KeepFile $files) {}
+    /** Seconds for what a message says to the calendar. */
+    private const CALENDAR = 5;
+
+    /** Bytes of it: it is about a meeting, not a year of them. */
+    private const LARGEST = 500_000;
+
+    public function __construct(private KeepFile $files, private TakeMessage $meetings) {}
 
     public function cut(Intake $intake, CarbonImmutable $now): void
     {
@@ -72,9 +84,31 @@ final readonly class TakeMail implements Steps
             Storage::delete(array_column(array_filter(array_merge(...array_values($kept)), is_array(...)), 'path'));
             throw $error;
         }
+        foreach ($new as $mail) {
+            $this->meeting($intake, $mail, $now);
+        }
+    }
+
+    /** An invitation, a change, a calling off: the meeting follows at once. What cannot be read of it stays a message. */
+    private function meeting(Intake $intake, ReadMail $mail, CarbonImmutable $now): void
+    {
+        $calendar = $mail->calendar();
+        if ($calendar === null || strlen($calendar) > self::LARGEST) {
+            return;
+        }
+        try {
+            $user = $intake->user;
+            $meeting = TimeLimit::run(self::CALENDAR, fn (): ?Meeting => ($this->meetings)($user, $calendar, static fn () => Calendars::here($user), $now));
+            $meeting === null || $user->messages()->where('message_id', $mail->messageId)->update(['meeting_id' => $meeting->id]);
+        } catch (UnreadableCalendar|NeverComesRound|TookTooLong $error) {
+            $intake->note($mail->line, __('meetings.message_unread', ['subject' => $mail->subject, 'why' => $error->getMessage()]));
+            $intake->save();
+        }
     }
 
     public function finished(Intake $intake, CarbonImmutable $now): void {}
+
+    public function aside(Intake $intake, string $why, CarbonImmutable $now): void {}
 
     /** @return \Generator<array{int, string}> */
     private static function parts(string $bytes): \Generator

@@ -44,6 +44,8 @@ final readonly class TakeFile implements Steps
 
     public function finished(Intake $intake, CarbonImmutable $now): void {}
 
+    public function aside(Intake $intake, string $why, CarbonImmutable $now): void {}
+
     /**
      * @param  \Generator<Draft|Problem>  $read
      * @return \Generator<array<string, mixed>>

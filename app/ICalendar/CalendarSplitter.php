@@ -12,12 +12,23 @@ final class CalendarSplitter
 {
     /** Properties that nobody needs; of an event also those that may be long or private. */
     private const LEFT_OUT = [
-        'VEVENT' => '/^(DESCRIPTION|ATTACH|X-(?!MICROSOFT-CDO-BUSYSTATUS[;:])[A-Z0-9-]+|COMMENT|CONTACT|IMAGE|CONFERENCE|STYLED-DESCRIPTION)[;:]/i',
+        'VEVENT' => '/^(ATTACH|X-(?!MICROSOFT-CDO-BUSYSTATUS[;:])[A-Z0-9-]+|COMMENT|CONTACT|IMAGE|CONFERENCE|STYLED-DESCRIPTION)[;:]/i',
         'VTODO' => '/^(ATTACH|COMMENT|CONTACT|IMAGE|CONFERENCE|STYLED-DESCRIPTION)[;:]/i',
     ];
 
     /** Longer lines are no calendar data we use; a to-do's description may be a whole letter. */
     private const LONGEST_LINE = ['VEVENT' => 10_000, 'VTODO' => 100_000];
+
+    /** Where an event's address to join it may stand, and so many bytes of each are looked through. */
+    private const JOINED_BY = '/^(?:CONFERENCE|X-[A-Z0-9-]*(?:CONFERENCE|MEETING|JOIN|CALL)[A-Z0-9-]*|LOCATION|URL|DESCRIPTION)[;:]/i';
+
+    private const LOOKED_THROUGH = 100_000;
+
+    /** What a calendar says of itself (RFC 7986, 5; and as exporters wrote it before). */
+    private const OF_ITSELF = '/^(NAME|X-WR-CALNAME|REFRESH-INTERVAL|X-PUBLISHED-TTL)(?:;[^:]*)?:(.*)$/i';
+
+    /** Bytes of an event's description that stay with it. */
+    private const DESCRIPTION = 1000;
 
     /** @var list<CalendarComponent> */
     private array $components = [];
@@ -34,7 +45,7 @@ final class CalendarSplitter
     public function __construct(private readonly string $kind) {}
 
     /**
-     * @return array{components: list<CalendarComponent>, problems: list<array{line: int, what: string}>, method: string} what is cut out; METHOD in capitals, or nothing
+     * @return array{components: list<CalendarComponent>, problems: list<array{line: int, what: string}>, method: string, says: array<string, string>, isWhole: bool} what is cut out; METHOD in capitals, or nothing; what the calendar says of itself, by property; whether it came to its end
      *
      * @throws UnreadableCalendar if the text is no iCalendar file
      */
@@ -43,19 +54,23 @@ final class CalendarSplitter
         $text = self::asUtf8($text);
         self::isCalendar($text) || throw new UnreadableCalendar(__('meetings.not_a_calendar'));
         $component = null;
-        $body = [];
+        $body = $says = [];
         $from = 0;
+        $ended = $cutShort = false;
         foreach (self::unfolded($text) as [$number, $line]) {
             $upper = strtoupper(substr($line, 0, 40));
             if ($component === null && in_array($upper, ["BEGIN:{$this->kind}", 'BEGIN:VTIMEZONE'], true)) {
                 [$component, $body, $from] = [substr($upper, 6), [$number => $line], $number];
             } elseif ($component === null) {
                 preg_match('/^METHOD:\s*([A-Z]+)\s*$/', $upper, $match) === 1 && $this->method = $match[1];
+                preg_match(self::OF_ITSELF, $line, $match) === 1 && $says[strtoupper($match[1])] ??= mb_substr(trim($match[2]), 0, 200);
+                $ended = $upper === 'END:VCALENDAR' || ($ended && trim($upper) === '');
             } elseif ($upper === "END:{$component}") {
                 $component === 'VTIMEZONE' ? $this->zone([...$body, $line]) : $this->component($body + [$number => $line], $from);
                 $component = null;
             } elseif ($upper === "BEGIN:{$this->kind}" || $upper === 'END:VCALENDAR') {
                 $this->notClosed($from);
+                $cutShort = true;
                 [$component, $body, $from] = $upper === 'END:VCALENDAR' ? [null, [], 0] : [$this->kind, [$number => $line], $number];
             } else {
                 $body[$number] = $line;
@@ -68,7 +83,7 @@ final class CalendarSplitter
             $this->components[$i] = new CalendarComponent($one->uid, $one->line, $this->withZones($one->text));
         }
 
-        return ['components' => $this->components, 'problems' => $this->problems, 'method' => $this->method];
+        return ['components' => $this->components, 'problems' => $this->problems, 'method' => $this->method, 'says' => $says, 'isWhole' => $ended && ! $cutShort && $component === null];
     }
 
     /** Whether it begins as a calendar does; nothing more is looked at. */
@@ -99,10 +114,14 @@ final class CalendarSplitter
     /** @param  array<int, string>  $body  lines by their number in the file */
     private function component(array $body, int $from): void
     {
-        $kept = [];
+        $kept = $joinedBy = [];
         $depth = 0;
         foreach ($body as $number => $line) {
             $upper = strtoupper(substr($line, 0, 40));
+            if ($this->kind === 'VEVENT' && $depth <= 0 && preg_match(self::JOINED_BY, $line) === 1) {
+                $joinedBy[] = Line::read(substr($line, 0, self::LOOKED_THROUGH));
+                str_starts_with($upper, 'DESCRIPTION') && strlen($line) > self::DESCRIPTION && $line = rtrim(mb_strcut($line, 0, self::DESCRIPTION), '\\').'…';
+            }
             if ($this->kind === 'VEVENT' && trim($line) !== '' && Line::read($line) === null) {
                 $depth <= 0 && $this->problems[] = ['line' => $number, 'what' => __('meetings.line_left_out', ['words' => mb_substr($line, 0, 40)])]; // it costs itself, not the event
             } elseif (str_starts_with($upper, 'BEGIN:') && $upper !== "BEGIN:{$this->kind}") {
@@ -113,6 +132,8 @@ final class CalendarSplitter
                 $kept[] = $line;
             }
         }
+        $link = JoinLink::of(array_values(array_filter($joinedBy)));
+        $link === null || array_splice($kept, -1, 0, [JoinLink::PROPERTY.":{$link}"]);
         if ($this->method === 'CANCEL') {
             array_splice($kept, -1, 0, ['STATUS:CANCELLED']);
         }

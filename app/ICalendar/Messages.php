@@ -12,45 +12,45 @@ use Nekto\Core\Recurrence\Event;
  */
 final class Messages
 {
-    /** @var array<string, array<string, Event<Facts>>> by UID, and by instance ("" for the whole) */
-    private array $events = [];
+    /** @var array<string, array<string, Version>> by UID, and by instance ("" for the whole) */
+    private array $versions = [];
 
-    /** @param  list<Event<Facts>>  $events  of one UID and one message */
-    public function take(string $uid, string $method, array $events): void
+    /** @param  list<Version>  $versions  of one UID and one message */
+    public function take(string $uid, string $method, array $versions): void
     {
         if (in_array($method, ['REPLY', 'REFRESH', 'COUNTER', 'DECLINECOUNTER'], true)) {
             return; // these change no time
         }
-        foreach ($events as $event) {
+        foreach ($versions as $version) {
+            $event = $version->event;
             $key = self::key($event);
-            $known = $this->events[$uid][$key] ?? null;
-            if ($known !== null && ! self::isNewer($event, $known)) {
+            $known = $this->versions[$uid][$key] ?? null;
+            if ($known !== null && ! self::isNewer($event, $known->event)) {
                 continue;
             }
             if ($key === '') {
-                $this->whole($uid, $event);
-            } elseif (! isset($this->events[$uid]['']) || self::sequence($event) >= self::sequence($this->events[$uid][''])) {
-                $this->events[$uid][$key] = $event;
+                $this->whole($uid, $version);
+            } elseif (! isset($this->versions[$uid]['']) || self::sequence($event) >= self::sequence($this->versions[$uid]['']->event)) {
+                $this->versions[$uid][$key] = $version;
             }
         }
     }
 
-    /** @return array<string, list<Event<Facts>>> by UID */
+    /** @return array<string, list<Version>> by UID */
     public function all(): array
     {
-        return array_map(array_values(...), $this->events);
+        return array_map(array_values(...), $this->versions);
     }
 
-    /** @param  Event<Facts>  $event */
-    private function whole(string $uid, Event $event): void
+    private function whole(string $uid, Version $version): void
     {
-        if ($event->isCalledOff) {
-            unset($this->events[$uid]);
+        if ($version->event->isCalledOff) {
+            unset($this->versions[$uid]);
 
             return;
         }
         // What was changed of single instances holds as long as the whole has not been sent anew since.
-        $this->events[$uid] = ['' => $event] + array_filter($this->events[$uid] ?? [], static fn (Event $one): bool => $one->instance !== null && self::sequence($one) >= self::sequence($event));
+        $this->versions[$uid] = ['' => $version] + array_filter($this->versions[$uid] ?? [], static fn (Version $one): bool => $one->event->instance !== null && self::sequence($one->event) >= self::sequence($version->event));
     }
 
     /** @param  Event<Facts>  $event */

@@ -55,6 +55,18 @@ final class Parts
         }
     }
 
+    /**
+     * All parts from the first on; where reading stands is left as it is.
+     *
+     * @return \Generator<mixed>
+     */
+    public static function all(Intake $intake): \Generator
+    {
+        $from = clone $intake;
+        $from->position = 0;
+        yield from self::next($from, PHP_INT_MAX);
+    }
+
     public static function forget(Intake $intake): void
     {
         Storage::delete(array_values(array_filter([$intake->path, $intake->parts])));

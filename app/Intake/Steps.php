@@ -22,4 +22,7 @@ interface Steps
 
     /** All parts are taken. */
     public function finished(Intake $intake, CarbonImmutable $now): void;
+
+    /** It was put aside, and why. */
+    public function aside(Intake $intake, string $why, CarbonImmutable $now): void;
 }

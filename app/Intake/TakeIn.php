@@ -64,7 +64,7 @@ final class TakeIn implements ShouldQueue
     /** True if there is more to be done. */
     private function step(): bool
     {
-        $intake = Intake::query()->with('user')->find($this->intake);
+        $intake = Intake::query()->with(['user', 'calendar'])->find($this->intake);
         if ($intake === null || ! $intake->stage->isUnderWay()) {
             return false;
         }
@@ -108,5 +108,7 @@ final class TakeIn implements ShouldQueue
         $intake->fill(['stage' => IntakeStage::Aside, 'why' => mb_substr($why, 0, 500), 'finished_at' => Clock::now()]);
         Parts::forget($intake);
         $intake->save();
+        $steps = app("intake.{$intake->kind}");
+        $steps instanceof Steps && rescue(static fn () => $steps->aside($intake, $why, Clock::now()));
     }
 }

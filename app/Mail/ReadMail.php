@@ -24,4 +24,16 @@ final readonly class ReadMail
         public CarbonImmutable $receivedAt,
         public array $files,
     ) {}
+
+    /** A message for the calendar that came with it (RFC 6047); null if there is none. */
+    public function calendar(): ?string
+    {
+        foreach ($this->files as $file) {
+            if (in_array(strtolower($file['type']), ['text/calendar', 'application/ics'], true) || str_ends_with(strtolower($file['name']), '.ics')) {
+                return $file['content'];
+            }
+        }
+
+        return null;
+    }
 }

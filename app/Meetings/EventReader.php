@@ -8,6 +8,7 @@ use App\ICalendar\EventGroup;
 use App\ICalendar\EventText;
 use App\ICalendar\Facts;
 use App\ICalendar\UnreadableCalendar;
+use App\Models\Answer;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Recurrence\Event;
 use Nekto\Core\Recurrence\Instance;
@@ -50,23 +51,39 @@ final readonly class EventReader
             throw new UnreadableCalendar($error->getMessage(), previous: $error);
         }
 
-        return new MeetingDraft(self::summary($events), array_map(self::occurrence(...), $instances), $goesOn);
+        $whole = array_values(array_filter($events, static fn (Event $event): bool => $event->instance === null));
+        $facts = ($whole[0] ?? $events[0] ?? null)?->with;
+
+        return new MeetingDraft(
+            self::summary($events),
+            array_map(self::occurrence(...), $instances),
+            $goesOn,
+            $facts?->organizer,
+            $facts->sequence ?? 0,
+            array_filter($events, static fn (Event $event): bool => $event->with->partstat !== null) !== [],
+        );
     }
 
-    /**
-     * @param  Instance<Facts>  $instance
-     * @return array{summary: string, place: string|null, starts_at: string, ends_at: string, all_day: bool, busy: bool}
-     */
-    private static function occurrence(Instance $instance): array
+    /** @param  Instance<Facts>  $instance */
+    private static function occurrence(Instance $instance): OccurrenceDraft
     {
-        return [
-            'summary' => $instance->with->summary === '' ? __('meetings.untitled') : $instance->with->summary,
-            'place' => $instance->with->place,
-            'starts_at' => gmdate('Y-m-d H:i:00', $instance->start),
-            'ends_at' => gmdate('Y-m-d H:i:00', $instance->end + 59),
-            'all_day' => $instance->isDay,
-            'busy' => ! $instance->with->isFree,
-        ];
+        $facts = $instance->with;
+
+        return new OccurrenceDraft(
+            $facts->summary === '' ? __('meetings.untitled') : $facts->summary,
+            $facts->place,
+            gmdate('Y-m-d H:i:00', $instance->start),
+            gmdate('Y-m-d H:i:00', $instance->end + 59),
+            $instance->isDay,
+            ! $facts->isFree,
+            $instance->of === null ? '' : gmdate('Y-m-d H:i:00', $instance->of),
+            $facts->isTentative,
+            $facts->isPrivate,
+            $facts->link,
+            $facts->partstat === null ? null : Answer::ofStatus($facts->partstat),
+            $facts->sequence,
+            $facts->stamp,
+        );
     }
 
     /** @param  list<Event<Facts>>  $events */

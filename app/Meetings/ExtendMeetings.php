@@ -22,7 +22,7 @@ final readonly class ExtendMeetings
     {
         $reader = TakeEvents::reader($user, $now);
         /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
-        $meetings = $user->meetings()->where('expanded_until', '<', $now->addDays(self::DAYS))->orderBy('id')->limit(self::AT_ONCE)->get();
+        $meetings = $user->meetings()->whereNull('gone_at')->where('expanded_until', '<', $now->addDays(self::DAYS))->orderBy('id')->limit(self::AT_ONCE)->get();
         foreach ($meetings as $meeting) {
             $this->expand($meeting, $reader, $now);
         }
@@ -31,7 +31,7 @@ final readonly class ExtendMeetings
     private function expand(Meeting $meeting, EventReader $reader, CarbonImmutable $now): void
     {
         try {
-            TakeEvents::store($meeting, TakeEvents::read($reader, new EventGroup($meeting->uid, 0, $meeting->source)), $now);
+            StoreMeeting::now($meeting, TakeEvents::read($reader, new EventGroup($meeting->uid, 0, $meeting->source)), $now);
         } catch (UnreadableCalendar|NeverComesRound $error) {
             report($error); // it could be read once: keep what it gave then
             $meeting->update(['expanded_until' => null]);

@@ -11,16 +11,16 @@ use App\Intake\Parts;
 use App\Intake\Steps;
 use App\Intake\TimeLimit;
 use App\Intake\TookTooLong;
+use App\Models\CalendarKind;
 use App\Models\Intake;
 use App\Models\Meeting;
 use App\Models\User;
-use App\Planning\Mend;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Nekto\Core\Recurrence\RuleRefused;
 
-/** Brings a calendar file in: its events by UID, so that taking the same file again changes nothing. */
+/** Brings a calendar in: its events by UID, so that taking the same again changes nothing, and what is in it no more goes. */
 final readonly class TakeEvents implements Steps
 {
     /** Events of one step, and seconds after which no more are begun: short enough to show progress, long enough to be quick. */
@@ -46,7 +46,12 @@ final readonly class TakeEvents implements Steps
 
     public const DAYS_AHEAD = 400;
 
-    public function __construct(private Mend $mend) {}
+    /** What is known of a file when it was cut: only of a whole one can be told what is gone. */
+    private const WHOLE = 'whole';
+
+    private const BROKEN_OFF = 'broken-off';
+
+    public function __construct(private FollowMeetings $follow) {}
 
     public static function reader(User $user, CarbonImmutable $now): EventReader
     {
@@ -75,25 +80,14 @@ final readonly class TakeEvents implements Steps
         }
     }
 
-    /** Puts an event's occurrences in the place of those it had. */
-    public static function store(Meeting $meeting, MeetingDraft $draft, CarbonImmutable $now): void
-    {
-        $meeting->summary = $draft->summary;
-        $meeting->expanded_until = $draft->goesOn ? $now->addDays(self::DAYS_AHEAD) : null;
-        $meeting->save();
-        $meeting->occurrences()->delete();
-        $rows = array_map(static fn (array $one): array => ['user_id' => $meeting->user_id, 'meeting_id' => $meeting->id, ...$one], $draft->occurrences);
-        foreach (array_chunk($rows, 100) as $chunk) {
-            DB::table('occurrences')->insert($chunk);
-        }
-    }
-
     public function cut(Intake $intake, CarbonImmutable $now): void
     {
         $split = (new CalendarSplitter('VEVENT'))->split((string) Storage::get((string) $intake->path));
         foreach ($split['problems'] as $problem) {
             $intake->note($problem['line'], $problem['what']);
         }
+        $intake->format = $split['isWhole'] ? self::WHOLE : self::BROKEN_OFF;
+        CalendarSays::of($split)->keep($intake);
         Parts::write($intake, self::lines($split['components']));
     }
 
@@ -111,9 +105,23 @@ final readonly class TakeEvents implements Steps
         }
     }
 
+    /** What was not in it is gone, unless it broke off; then the plan follows. */
     public function finished(Intake $intake, CarbonImmutable $now): void
     {
-        rescue(fn () => ($this->mend)($intake->user, $now)); // meetings may lie on blocks now; that they are in does not hang on it
+        $calendar = $intake->calendar ?? throw new \LogicException('A calendar is taken into one.');
+        $gone = $intake->format === self::WHOLE ? Gone::of($calendar, self::uids($intake)) : [];
+        $intake->gone = count($gone);
+        ($this->follow)($calendar, $gone, $intake->added + $intake->changed > 0, $now);
+    }
+
+    /** What could not be taken is asked for again, as if nothing had come. */
+    public function aside(Intake $intake, string $why, CarbonImmutable $now): void
+    {
+        $calendar = $intake->calendar;
+        if ($calendar?->kind === CalendarKind::Address) {
+            $calendar->fill(['etag' => null, 'modified' => null, 'digest' => null]);
+            Failing::note($calendar, $why, $now);
+        }
     }
 
     /**
@@ -124,16 +132,21 @@ final readonly class TakeEvents implements Steps
      */
     private function drafts(Intake $intake, EventReader $reader, array $groups, CarbonImmutable $now): array
     {
-        $user = $intake->user;
-        $known = $user->meetings()->whereIn('uid', array_map(static fn (EventGroup $group): string => $group->uid, $groups))->get()->keyBy('uid');
+        $calendar = $intake->calendar ?? throw new \LogicException('A calendar is taken into one.');
+        $known = $calendar->meetings()->whereIn('uid', array_map(static fn (EventGroup $group): string => $group->uid, $groups))->get()->keyBy('uid');
         $drafts = [];
         foreach ($groups as $group) {
             $meeting = $known[$group->uid] ?? null;
-            if ($meeting !== null && $meeting->source === $group->text && ($meeting->expanded_until === null || $meeting->expanded_until->isSameDay($now->addDays(self::DAYS_AHEAD)))) {
-                continue; // it is as it was, and expanded as far
+            if ($meeting !== null && self::isAsItWas($meeting, $group, $now)) {
+                $meeting->missing && $meeting->update(['missing' => false]);
+
+                continue;
             }
             try {
-                $drafts[] = [$meeting ?? $user->meetings()->make(['uid' => $group->uid]), $group, self::read($reader, $group)];
+                $draft = self::read($reader, $group);
+                if ($meeting === null || ! $meeting->messaged || $draft->sequence >= $meeting->sequence) { // else a message has told us more than this source knows yet
+                    $drafts[] = [$meeting ?? $calendar->meetings()->make(['uid' => $group->uid])->forceFill(['user_id' => $calendar->user_id]), $group, $draft];
+                }
             } catch (NeverComesRound $error) {
                 $intake->fail($group->line, $error->getMessage());
                 if (++$intake->late >= self::MOST_LATE) {
@@ -158,12 +171,30 @@ final readonly class TakeEvents implements Steps
             DB::transaction(static function () use ($intake, &$drafts, $now): void {
                 for ($rows = 0; $drafts !== [] && $rows < self::ROWS; $rows += 1 + count($draft->occurrences)) {
                     [$meeting, $group, $draft] = array_shift($drafts);
-                    $meeting->exists ? ($meeting->source === $group->text || $intake->changed++) : $intake->added++;
-                    $meeting->source = $group->text;
-                    self::store($meeting, $draft, $now);
+                    match (true) {
+                        ! $meeting->exists, $meeting->gone_at !== null => $intake->added++,
+                        $meeting->source !== $group->text => $intake->changed++,
+                        default => null,
+                    };
+                    $meeting->fill(['source' => $group->text, 'messaged' => false]);
+                    StoreMeeting::now($meeting, $draft, $now);
                 }
             });
             usleep(self::PAUSE);
+        }
+    }
+
+    private static function isAsItWas(Meeting $meeting, EventGroup $group, CarbonImmutable $now): bool
+    {
+        return $meeting->source === $group->text && $meeting->gone_at === null
+            && ($meeting->expanded_until === null || $meeting->expanded_until->isSameDay($now->addDays(self::DAYS_AHEAD)));
+    }
+
+    /** @return \Generator<string> of all its parts, read or not */
+    private static function uids(Intake $intake): \Generator
+    {
+        foreach (Parts::all($intake) as [$uid]) {
+            yield (string) $uid;
         }
     }
 

@@ -22,5 +22,5 @@ final class Area extends Model
     /** The eight muted hues, in the order in which areas get them. */
     public const HUES = ['river', 'ochre', 'plum', 'steel', 'clay', 'olive', 'heather', 'slate'];
 
-    protected $fillable = ['name', 'hue', 'hours_set_id', 'position'];
+    protected $fillable = ['group_id', 'name', 'hue', 'hours_set_id', 'position'];
 }

@@ -17,7 +17,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $kind calendar, mail or tasks
  * @property IntakeStage $stage
  * @property string $name of the file
- * @property string|null $format of tasks
+ * @property string|null $format of tasks; of a calendar, whether it is whole
+ * @property int|null $calendar_id into which a calendar is taken
+ * @property int $gone meetings that are no more in it
  * @property list<string>|null $columns of a table: what each holds
  * @property list<string>|null $header of a table: its headings
  * @property string|null $path the file as it came, in the application's storage
@@ -35,6 +37,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $created_at
  * @property CarbonImmutable $updated_at
  * @property-read User $user
+ * @property-read Calendar|null $calendar
  */
 final class Intake extends Model
 {
@@ -43,14 +46,20 @@ final class Intake extends Model
     /** Problems that are kept to be shown. */
     private const MOST_PROBLEMS = 200;
 
-    protected $fillable = ['kind', 'stage', 'name', 'format', 'columns', 'header', 'path', 'parts', 'position', 'total', 'taken', 'added', 'changed', 'failed', 'problems', 'late', 'why', 'finished_at'];
+    protected $fillable = ['kind', 'stage', 'name', 'format', 'columns', 'header', 'path', 'parts', 'position', 'total', 'taken', 'added', 'changed', 'failed', 'problems', 'late', 'why', 'finished_at', 'calendar_id', 'gone'];
 
-    protected $attributes = ['stage' => 'waiting', 'position' => 0, 'total' => 0, 'taken' => 0, 'added' => 0, 'changed' => 0, 'failed' => 0, 'problems' => '[]', 'late' => 0, 'finished_at' => null, 'path' => null, 'parts' => null, 'columns' => null, 'header' => null, 'format' => null, 'why' => null];
+    protected $attributes = ['stage' => 'waiting', 'position' => 0, 'total' => 0, 'taken' => 0, 'added' => 0, 'changed' => 0, 'failed' => 0, 'problems' => '[]', 'late' => 0, 'finished_at' => null, 'path' => null, 'parts' => null, 'columns' => null, 'header' => null, 'format' => null, 'why' => null, 'calendar_id' => null, 'gone' => 0];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Calendar, $this> */
+    public function calendar(): BelongsTo
+    {
+        return $this->belongsTo(Calendar::class);
     }
 
     /** @param  Builder<self>  $query */

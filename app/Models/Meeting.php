@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -18,15 +19,35 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $source iCalendar text
  * @property int|null $lead_minutes to get there; null = the usual buffer
  * @property bool $ignored
+ * @property int $calendar_id
+ * @property CarbonImmutable|null $gone_at UTC, since when it is no more at its source; what was held before stays held
+ * @property bool $missing it was not in what came last
+ * @property bool $messaged a message has changed it since it came from its source
+ * @property string|null $organizer address
+ * @property int $sequence how often it was changed, as its organizer counts
+ * @property bool $invited the person is one of those who were asked
  * @property CarbonImmutable|null $expanded_until UTC; null = nothing more to come
+ * @property-read Calendar $calendar
  */
 final class Meeting extends Model
 {
     use WakesQuickly;
 
-    protected $fillable = ['uid', 'summary', 'source', 'lead_minutes', 'ignored', 'expanded_until'];
+    protected $fillable = ['calendar_id', 'uid', 'summary', 'source', 'lead_minutes', 'ignored', 'expanded_until', 'gone_at', 'missing', 'messaged', 'organizer', 'sequence', 'invited'];
 
-    protected $attributes = ['ignored' => false, 'lead_minutes' => null];
+    protected $attributes = ['ignored' => false, 'lead_minutes' => null, 'gone_at' => null, 'missing' => false, 'messaged' => false, 'organizer' => null, 'sequence' => 0, 'invited' => false];
+
+    /** @return BelongsTo<Calendar, $this> */
+    public function calendar(): BelongsTo
+    {
+        return $this->belongsTo(Calendar::class);
+    }
+
+    /** @return HasMany<GivenAnswer, $this> */
+    public function answers(): HasMany
+    {
+        return $this->hasMany(GivenAnswer::class);
+    }
 
     /** @return HasMany<Occurrence, $this> */
     public function occurrences(): HasMany
@@ -37,6 +58,6 @@ final class Meeting extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['ignored' => 'boolean', 'lead_minutes' => 'integer', 'expanded_until' => 'immutable_datetime'];
+        return ['ignored' => 'boolean', 'lead_minutes' => 'integer', 'expanded_until' => 'immutable_datetime', 'gone_at' => 'immutable_datetime', 'missing' => 'boolean', 'messaged' => 'boolean', 'sequence' => 'integer', 'invited' => 'boolean'];
     }
 }

@@ -21,7 +21,12 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $starts_at UTC
  * @property CarbonImmutable $ends_at UTC
  * @property bool $all_day
- * @property bool $busy
+ * @property bool $busy by what its source says; see blocks()
+ * @property string $instance of a series: which of its instances, by the start its rule gave, UTC; else empty
+ * @property bool $tentative not sure, by its source or by the person's own answer
+ * @property bool $private for others it has no name
+ * @property Answer|null $answer the person's own; null: nobody asked
+ * @property string|null $link to join it
  * @property-read Meeting $meeting
  */
 final class Occurrence extends Model
@@ -30,7 +35,9 @@ final class Occurrence extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['user_id', 'summary', 'place', 'starts_at', 'ends_at', 'all_day', 'busy'];
+    protected $fillable = ['user_id', 'summary', 'place', 'starts_at', 'ends_at', 'all_day', 'busy', 'instance', 'tentative', 'private', 'answer', 'link'];
+
+    protected $attributes = ['all_day' => false, 'busy' => true, 'instance' => '', 'tentative' => false, 'private' => false, 'answer' => null, 'link' => null, 'place' => null];
 
     /** @return BelongsTo<Meeting, $this> */
     public function meeting(): BelongsTo
@@ -38,15 +45,26 @@ final class Occurrence extends Model
         return $this->belongsTo(Meeting::class);
     }
 
+    /** Meetings that are gone, and calendars that were removed, have none any more; what was held before stays. */
+    protected static function booted(): void
+    {
+        self::addGlobalScope('there', static fn (Builder $query) => $query->whereRaw('exists (select 1 from meetings there join calendars its on its.id = there.calendar_id
+            where there.id = occurrences.meeting_id and (there.gone_at is null or occurrences.ends_at <= there.gone_at) and (its.removed_at is null or occurrences.ends_at <= its.removed_at))'));
+    }
+
     /**
-     * Keeps its time from being planned: busy, not taken out of planning by the person, and with any length at all.
+     * Keeps its time from being planned: busy, not declined, of any length at all, not taken out of planning by the person,
+     * and of a calendar that lets it.
      *
      * @param  Builder<self>  $query
      */
     #[Scope]
     protected function blocking(Builder $query): void
     {
-        $query->where('busy', true)->whereColumn('ends_at', '>', 'starts_at')->whereRelation('meeting', 'ignored', false);
+        $query->where('occurrences.busy', true)->whereColumn('occurrences.ends_at', '>', 'occurrences.starts_at')
+            ->whereRaw('occurrences.answer is not ?', [Answer::Declined->value])
+            ->whereRaw("exists (select 1 from meetings m join calendars c on c.id = m.calendar_id where m.id = occurrences.meeting_id and m.ignored = 0
+                and (c.blocks = 'all' or (c.blocks = 'sure' and occurrences.tentative = 0)) and (c.whole_days = 1 or occurrences.all_day = 0))");
     }
 
     /**
@@ -58,7 +76,7 @@ final class Occurrence extends Model
     protected function interrupting(Builder $query): void
     {
         $this->blocking($query);
-        $query->where('all_day', false);
+        $query->where('occurrences.all_day', false);
     }
 
     /** The same as the scope interrupting(). */
@@ -67,12 +85,21 @@ final class Occurrence extends Model
         return ! $this->getAttributes()['all_day'] && $this->blocks();
     }
 
-    /** The same as the scope blocking(), of a row that is at hand with its meeting. */
+    /** The same as the scope blocking(), of a row that is at hand with its meeting and its calendar. */
     public function blocks(): bool
     {
         $stored = $this->getAttributes();
+        $calendar = $this->meeting->calendar->getAttributes();
 
-        return $stored['busy'] && ! $this->meeting->getAttributes()['ignored'] && $stored['ends_at'] > $stored['starts_at'];
+        return $stored['busy'] && $stored['ends_at'] > $stored['starts_at'] && ($stored['answer'] ?? null) !== Answer::Declined->value && ! $this->meeting->getAttributes()['ignored']
+            && ($calendar['blocks'] === CalendarBlocks::All->value || ($calendar['blocks'] === CalendarBlocks::Sure->value && ! $stored['tentative']))
+            && ($calendar['whole_days'] || ! $stored['all_day']);
+    }
+
+    /** True where it is drawn: hidden calendars are not. */
+    public function isShown(): bool
+    {
+        return (bool) $this->meeting->calendar->getAttributes()['shown'];
     }
 
     /** @return array<string, string> */
@@ -83,6 +110,9 @@ final class Occurrence extends Model
             'ends_at' => 'immutable_datetime',
             'all_day' => 'boolean',
             'busy' => 'boolean',
+            'tentative' => 'boolean',
+            'private' => 'boolean',
+            'answer' => Answer::class,
         ];
     }
 }

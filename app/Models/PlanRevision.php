@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property list<array{task: int, title: string, due: int, at: bool, end: int|null, weight: int, importance: int, hard: bool, was: int}> $late what it made late, the heaviest first
  * @property array<string, list<array{id: int, before: array<string, mixed>|null, after: array<string, mixed>|null}>> $rows by table: the changed columns; of a row that came or went all of them, and null
  * @property array<string, list<array{id: int, before: array<string, mixed>|null, after: array<string, mixed>|null}>>|null $redo what its undo changed
+ * @property array{calendar: string, names: list<string>, count: int}|null $went meetings that are no more in their calendar, the first by name
  * @property CarbonImmutable $made_at
  * @property CarbonImmutable|null $seen_at
  * @property CarbonImmutable|null $undone_at
@@ -31,9 +32,9 @@ final class PlanRevision extends Model
     /** @var list<RefusedTime> said once, with the change: set times that were another's */
     public array $refusedTimes = [];
 
-    protected $attributes = ['moves' => '[]', 'late' => '[]'];
+    protected $attributes = ['moves' => '[]', 'late' => '[]', 'went' => null];
 
-    protected $fillable = ['cause', 'moves', 'late', 'rows', 'made_at', 'seen_at', 'undone_at', 'redo'];
+    protected $fillable = ['cause', 'moves', 'late', 'rows', 'made_at', 'seen_at', 'undone_at', 'redo', 'went'];
 
     /** @var list<Occurrence> said once, with the change: meetings that lie where the hand has put a block */
     public array $liesOn = [];
@@ -62,7 +63,7 @@ final class PlanRevision extends Model
      */
     public static function redoable(User $user): HasMany
     {
-        $last = $user->planRevisions()->whereNull('undone_at')->whereNotIn('cause', [RevisionCause::Mended, RevisionCause::Undone])->toBase()->selectRaw('coalesce(max(id), 0)');
+        $last = $user->planRevisions()->whereNull('undone_at')->whereNotIn('cause', [RevisionCause::Mended, RevisionCause::Fetched, RevisionCause::Undone])->toBase()->selectRaw('coalesce(max(id), 0)');
 
         return $user->planRevisions()->whereNotNull('undone_at')->whereNotNull('redo')->where('id', '>', $last);
     }
@@ -76,6 +77,7 @@ final class PlanRevision extends Model
             'late' => 'array',
             'rows' => 'array',
             'redo' => 'array',
+            'went' => 'array',
             'made_at' => 'immutable_datetime',
             'seen_at' => 'immutable_datetime',
             'undone_at' => 'immutable_datetime',

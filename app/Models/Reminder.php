@@ -14,10 +14,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $id
  * @property int $user_id
  * @property string $key what it is about, once for each person
- * @property string $kind blocks, due, waiting or close
+ * @property string $kind meetings, blocks, due, waiting or close
  * @property string $title
  * @property string $body
  * @property string $address where it leads
+ * @property string|null $link to join a meeting
  * @property int|null $task_id
  * @property CarbonImmutable $at UTC, when it came up
  * @property string|null $given_to the window that is to show it
@@ -31,7 +32,7 @@ final class Reminder extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['key', 'kind', 'title', 'body', 'address', 'task_id', 'at', 'given_to', 'given_at', 'shown_at', 'mailed_at'];
+    protected $fillable = ['key', 'kind', 'title', 'body', 'address', 'link', 'task_id', 'at', 'given_to', 'given_at', 'shown_at', 'mailed_at'];
 
     /** @return BelongsTo<Task, $this> */
     public function task(): BelongsTo

@@ -35,12 +35,13 @@ enum RevisionCause: string
     case Caught = 'caught';
     case Sorted = 'sorted';
     case Imported = 'imported';
+    case Fetched = 'fetched';
     case MendTaken = 'mend_taken';
     case Undone = 'undone';
 
     /** True where nobody pressed anything. */
     public function isAutomatic(): bool
     {
-        return $this === self::Mended;
+        return $this === self::Mended || $this === self::Fetched;
     }
 }

@@ -33,7 +33,7 @@ use Nekto\Core\Plan\DayBegins;
  * @property bool $single_keys
  * @property bool $month_first 3/4 is the fourth of March
  * @property bool $mend_asks what mending would move is shown first
- * @property string $reminds what to be reminded of: blocks, due, waiting, close, with commas
+ * @property string $reminds what to be reminded of: meetings, blocks, due, waiting, close, with commas
  * @property int $remind_before minutes
  * @property bool $remind_mail by mail too
  * @property int|null $close_at minutes since local midnight
@@ -70,7 +70,7 @@ final class User extends Authenticatable
         'second_secret' => null, 'second_since' => null, 'second_step' => null, 'recovery' => null, 'idle_minutes' => null, 'leaves_at' => null,
         'looked_after_at' => null, 'zone' => 'UTC', 'margin_percent' => 20, 'buffer_before' => 0, 'buffer_after' => 0, 'lunch_from' => null,
         'lunch_to' => null, 'deep_limit' => 240, 'estimates' => 'typed', 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm', 'least_piece' => 30, 'offer_anew' => 480, 'day_begins' => 'pull', 'best_hours' => null, 'month_first' => false, 'carry_picks' => true,
-        'mend_asks' => false, 'reminds' => 'blocks,due,waiting,close', 'remind_before' => 5, 'remind_mail' => false, 'close_at' => 1035, 'sound' => true,
+        'mend_asks' => false, 'reminds' => 'meetings,blocks,due,waiting,close', 'remind_before' => 5, 'remind_mail' => false, 'close_at' => 1035, 'sound' => true,
         'rhythm_work' => null, 'rhythm_break' => 10, 'rhythm_long' => 30, 'rhythm_after' => 4, 'morning_on' => null,
     ];
 
@@ -102,6 +102,18 @@ final class User extends Authenticatable
     public function entries(): HasMany
     {
         return $this->hasMany(Entry::class);
+    }
+
+    /** @return HasMany<Calendar, $this> those that were removed too */
+    public function calendars(): HasMany
+    {
+        return $this->hasMany(Calendar::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<CalendarGroup, $this> */
+    public function calendarGroups(): HasMany
+    {
+        return $this->hasMany(CalendarGroup::class)->orderBy('position')->orderBy('id');
     }
 
     /** @return HasMany<Meeting, $this> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
+use App\Models\Occurrence;
 use App\Models\TaskStage;
 use App\Models\User;
 use App\Rows\RowMapper;
@@ -22,6 +23,9 @@ final class NextWake
     /** Minutes; no account sleeps longer. */
     private const LONGEST = 15;
 
+    /** Minutes: nobody is reminded of a meeting earlier, however long the way. */
+    private const FURTHEST_WAY = 480;
+
     /** Minute of the day from which answers that are waited for are spoken of. */
     private const MORNING = 480;
 
@@ -31,7 +35,7 @@ final class NextWake
             return $now->addMinute(); // its block may have to be carried on
         }
         $next = $now->addMinutes(self::LONGEST);
-        foreach ([...self::marks($user, $now), ...self::blocks($user, $now, $next), ...self::due($user, $now, $next)] as $moment) {
+        foreach ([...self::marks($user, $now), ...self::meetings($user, $now, $next), ...self::blocks($user, $now, $next), ...self::due($user, $now, $next)] as $moment) {
             if ($moment > $now && $moment < $next) {
                 $next = $moment;
             }
@@ -51,6 +55,14 @@ final class NextWake
             $at($day->plusDays(1), 0),
             ...array_values(array_map(static fn (int $minute): CarbonImmutable => $at($day, $minute), array_filter([self::MORNING, $user->close_at, ...$starts], is_int(...)))),
         ];
+    }
+
+    /** @return list<CarbonImmutable> when it is time to be reminded of them */
+    private static function meetings(User $user, CarbonImmutable $now, CarbonImmutable $until): array
+    {
+        $coming = $user->occurrences()->interrupting()->with('meeting.calendar')->where('starts_at', '>', $now)->where('starts_at', '<=', $until->addMinutes(self::FURTHEST_WAY))->limit(50)->get();
+
+        return array_values($coming->map(static fn (Occurrence $one): CarbonImmutable => $one->starts_at->subMinutes(max($user->remind_before, RowMapper::before($one, $user))))->all());
     }
 
     /** @return list<CarbonImmutable> */

@@ -11,6 +11,11 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Symfony\Component\Mime\Address;
 use Symfony\Component\Mime\Email;
+use Symfony\Component\Mime\Header\Headers;
+use Symfony\Component\Mime\Message;
+use Symfony\Component\Mime\Part\AbstractPart;
+use Symfony\Component\Mime\Part\Multipart\AlternativePart;
+use Symfony\Component\Mime\Part\TextPart;
 
 /**
  * Mail that goes out. Each is written as RFC 5322 has it into the person's outbox, to be read in Nekto; where a mail server
@@ -28,6 +33,34 @@ final readonly class PostMail
         $mail->getHeaders()->addIdHeader('Message-ID', "{$sent->id}.{$now->getTimestamp()}@".self::host());
         $sent->update(['source' => $mail->toString()]);
         self::send($mail);
+
+        return $sent;
+    }
+
+    /** A letter to somebody else, with a message for his calendar (RFC 6047); it is from the person. */
+    public function reply(User $user, string $to, string $subject, string $body, string $calendar, CarbonImmutable $now): OutboxMail
+    {
+        $message = new TextPart($calendar, 'utf-8', 'calendar');
+        $message->getHeaders()->addParameterizedHeader('Content-Type', 'text/calendar', ['method' => 'REPLY']);
+
+        return $this->fromPerson($user, $to, $subject, $body, new AlternativePart(new TextPart($body), $message), $now);
+    }
+
+    /** A letter of the person to somebody else. */
+    public function letter(User $user, string $to, string $subject, string $body, CarbonImmutable $now): OutboxMail
+    {
+        return $this->fromPerson($user, $to, $subject, $body, new TextPart($body), $now);
+    }
+
+    private function fromPerson(User $user, string $to, string $subject, string $body, AbstractPart $part, CarbonImmutable $now): OutboxMail
+    {
+        $headers = (new Headers)->addMailboxListHeader('From', [new Address($user->email, $user->name)])->addMailboxHeader('Sender', new Address((string) config('nekto.mail_from'), 'Nekto'))
+            ->addMailboxListHeader('To', [new Address($to)])->addTextHeader('Subject', $subject)->addDateHeader('Date', new \DateTimeImmutable('@'.$now->getTimestamp()));
+        $sent = $user->outboxMails()->create(['to' => $to, 'subject' => mb_substr($subject, 0, 250), 'body' => $body, 'source' => '', 'sent_at' => $now]);
+        $headers->addIdHeader('Message-ID', "{$sent->id}.{$now->getTimestamp()}@".self::host());
+        $source = (new Message($headers, $part))->toString();
+        $sent->update(['source' => $source]);
+        (string) config('nekto.mail') === '' || SendMail::dispatch($source, $to)->afterCommit();
 
         return $sent;
     }

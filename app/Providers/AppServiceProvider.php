@@ -6,6 +6,8 @@ namespace App\Providers;
 
 use App\Accounts\KnownBrowser;
 use App\Accounts\Persons;
+use App\Calendars\Fetch;
+use App\Calendars\PublicHost;
 use App\Catch\TakeMail;
 use App\Edits\TaskHistory;
 use App\Edits\WorkBegun;
@@ -36,6 +38,7 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
+use Symfony\Component\HttpClient\NativeHttpClient;
 use Symfony\Component\HttpFoundation\Response;
 
 final class AppServiceProvider extends ServiceProvider
@@ -60,6 +63,7 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('forgotten', fn (Request $request): array => [Limit::perHour(5)->by('account|'.$email($request)), Limit::perHour(20)->by((string) $request->ip())]);
         RateLimiter::for('sign-up', fn (Request $request): Limit => Limit::perHour(20)->by((string) $request->ip()));
         RateLimiter::for('upload', fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->user()?->getAuthIdentifier()));
+        RateLimiter::for('fetch', fn (Request $request): Limit => Limit::perMinute(12)->by((string) $request->user()?->getAuthIdentifier()));
         RateLimiter::for('capture', fn (Request $request): Limit => Limit::perMinute((int) config('nekto.captures'))->by((string) $request->ip()));
         View::composer('screens.*', Frame::class);
         foreach (['icon', 'spine', 'pressure'] as $sign) {
@@ -67,6 +71,7 @@ final class AppServiceProvider extends ServiceProvider
         }
         $this->bindOwnRows();
         $this->app->bind('intake.calendar', TakeEvents::class);
+        $this->app->bind(Fetch::class, static fn (): Fetch => new Fetch(new NativeHttpClient, PublicHost::configured(), 1_000_000 * (int) config('nekto.upload_megabytes')));
         $this->app->bind('intake.mail', TakeMail::class);
         $this->app->bind('intake.tasks', TakeFile::class);
         // What a page looks at is read once in a request; the present and the person are those of the request.
@@ -101,6 +106,8 @@ final class AppServiceProvider extends ServiceProvider
             'task' => static fn (User $user) => $user->tasks(),
             'block' => static fn (User $user) => $user->blocks(),
             'meeting' => static fn (User $user) => $user->meetings(),
+            'calendar' => static fn (User $user) => $user->calendars()->kept(),
+            'group' => static fn (User $user) => $user->calendarGroups(),
             'import' => static fn (User $user) => $user->intakes(),
             'set' => static fn (User $user) => $user->hoursSets(),
             'occurrence' => static fn (User $user) => $user->occurrences(),

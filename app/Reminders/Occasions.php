@@ -8,6 +8,7 @@ use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
+use App\Rows\RowMapper;
 use App\Rows\RunningClock;
 use App\Rows\WorkTimeLoader;
 use App\Time\Moments;
@@ -25,6 +26,9 @@ final readonly class Occasions
 
     private const MORNING = 8;
 
+    /** Minutes; nobody is reminded earlier, however long the way. */
+    private const FURTHEST_WAY = 480;
+
     public function __construct(private WorkTimeLoader $times) {}
 
     /** @return list<Occasion> */
@@ -33,11 +37,27 @@ final readonly class Occasions
         $kinds = explode(',', $user->reminds);
 
         return [
+            ...(in_array('meetings', $kinds, true) ? $this->meetings($user, $now) : []),
             ...(in_array('blocks', $kinds, true) ? $this->blocks($user, $now) : []),
             ...(in_array('due', $kinds, true) ? $this->due($user, $now) : []),
             ...(in_array('waiting', $kinds, true) ? $this->waiting($user, $now) : []),
             ...(in_array('close', $kinds, true) ? $this->close($user, $now) : []),
         ];
+    }
+
+    /** @return list<Occasion> of meetings that keep their time, early enough to get there */
+    private function meetings(User $user, CarbonImmutable $now): array
+    {
+        $soon = $user->occurrences()->with('meeting.calendar')->where('all_day', false)->where('starts_at', '>=', $now)->where('starts_at', '<=', $now->addMinutes(max($user->remind_before, self::FURTHEST_WAY)))->orderBy('starts_at')->get();
+        $occasions = [];
+        foreach ($soon as $one) {
+            $before = max($user->remind_before, $one->blocks() ? RowMapper::before($one, $user) : 0);
+            if ($one->interrupts() && $one->isShown() && $one->starts_at <= $now->addMinutes($before)) {
+                $occasions[] = new Occasion("meeting:{$one->id}:{$one->starts_at->getTimestamp()}", 'meetings', $one->summary, __('remind.meeting', ['when' => Times::range($user, $one->starts_at, $one->ends_at), 'place' => $one->place === null || str_contains($one->place, '://') ? '' : ", {$one->place}"]), "/occurrences/{$one->id}", link: $one->link);
+            }
+        }
+
+        return $occasions;
     }
 
     /** @return list<Occasion> */

@@ -27,7 +27,7 @@ final readonly class Remind
             DB::transaction(function () use ($user, $occasion, $now): void {
                 $isNew = DB::table('reminders')->insertOrIgnore(['user_id' => $user->id, 'at' => $now, ...$occasion->columns()]) === 1;
                 if ($isNew && $user->remind_mail) {
-                    ($this->post)($user, $occasion->title, "{$occasion->body}\n\n".url($occasion->address)."\n", $now);
+                    ($this->post)($user, $occasion->title, "{$occasion->body}\n\n".($occasion->link === null ? '' : "{$occasion->link}\n").url($occasion->address)."\n", $now);
                     $user->reminders()->where('key', $occasion->key)->update(['mailed_at' => $now]);
                 }
             });
@@ -39,7 +39,7 @@ final readonly class Remind
      * answer came is given it again, and if it never asks again, another is.
      *
      * @param  list<string>  $held  keys of what the window shows or has put away
-     * @return list<array{key: string, title: string, body: string, address: string}>
+     * @return list<array{key: string, title: string, body: string, address: string, link: string|null}>
      */
     public function give(User $user, string $window, array $held, CarbonImmutable $now): array
     {
@@ -54,7 +54,7 @@ final readonly class Remind
             $mine = static fn () => $open()->where(static fn ($query) => $query->whereNull('given_to')->orWhere('given_to', $window)->orWhere('given_at', '<', $now->subSeconds(self::SILENT_SECONDS)));
             $mine()->update(['given_to' => $window, 'given_at' => $now]);
 
-            return array_values($open()->where('given_to', $window)->orderBy('at')->get()->map(static fn (Reminder $one): array => $one->only(['key', 'title', 'body', 'address']))->all());
+            return array_values($open()->where('given_to', $window)->orderBy('at')->get()->map(static fn (Reminder $one): array => $one->only(['key', 'title', 'body', 'address', 'link']))->all());
         });
     }
 

@@ -61,14 +61,22 @@ final class RowMapper
         return Moments::stored((string) $row->getAttributes()['ends_at']);
     }
 
-    /** A meeting with the time to get there and the person's buffers. */
+    /** A meeting with the time to get there and the buffers around it. */
     public static function withBuffers(Occurrence $occurrence, User $user): Interval
     {
         if ($occurrence->getAttributes()['all_day']) {
             return self::time($occurrence);
         }
-        $lead = $occurrence->meeting->getAttributes()['lead_minutes'];
 
-        return self::time($occurrence)->widened((int) ($lead ?? $user->buffer_before), $user->buffer_after);
+        return self::time($occurrence)->widened(self::before($occurrence, $user), (int) ($occurrence->meeting->calendar->getAttributes()['buffer_after'] ?? $user->buffer_after));
+    }
+
+    /** Minutes kept free before a meeting: what was said of it, or the longer of its calendar's buffer and the way to its place. */
+    public static function before(Occurrence $occurrence, User $user): int
+    {
+        $calendar = $occurrence->meeting->calendar->getAttributes();
+        $isSomewhere = $occurrence->place !== null && ! str_contains($occurrence->place, '://');
+
+        return (int) ($occurrence->meeting->getAttributes()['lead_minutes'] ?? max($calendar['buffer_before'] ?? $user->buffer_before, $isSomewhere ? $calendar['travel'] : 0));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rows;
 
+use App\Models\Calendar;
 use App\Models\HoursException;
 use App\Models\HoursSet;
 use App\Models\Meeting;
@@ -23,6 +24,9 @@ final readonly class WorkTimeLoader
 {
     /** Hours around the days that are read along, for buffers that reach in. */
     private const AROUND = 12;
+
+    /** What of a calendar says how its meetings are taken and drawn. */
+    private const OF_CALENDARS = ['blocks', 'whole_days', 'shown', 'hatching', 'buffer_before', 'buffer_after', 'travel'];
 
     public function load(User $user, LocalDay $first, int $days): WorkTime
     {
@@ -47,16 +51,20 @@ final readonly class WorkTimeLoader
         return $sets->toBase();
     }
 
-    /** @return Collection<int, Occurrence> with their meetings, by start */
+    /** @return Collection<int, Occurrence> with their meetings and calendars, by start */
     private function occurrences(User $user, CarbonImmutable $from, CarbonImmutable $until): Collection
     {
-        $rows = $user->occurrences()->join('meetings', 'meetings.id', 'occurrences.meeting_id')
+        $rows = $user->occurrences()->join('meetings', 'meetings.id', 'occurrences.meeting_id')->join('calendars', 'calendars.id', 'meetings.calendar_id')
             ->whereRaw('+occurrences.starts_at < ?', [$until->toDateTimeString()])->where('occurrences.ends_at', '>', $from) // the plus keeps to the index by end: history is long, the future short
             ->orderBy('occurrences.starts_at')->orderBy('occurrences.id')
-            ->get(['occurrences.*', 'meetings.lead_minutes', 'meetings.ignored']);
+            ->get(['occurrences.*', 'meetings.lead_minutes', 'meetings.ignored', 'meetings.calendar_id', ...array_map(static fn (string $column): string => "calendars.{$column}", self::OF_CALENDARS)]);
+        $meetings = $calendars = [];
         foreach ($rows as $row) {
             $stored = $row->getAttributes();
-            $row->setRelation('meeting', (new Meeting)->setRawAttributes(['id' => $stored['meeting_id'], 'lead_minutes' => $stored['lead_minutes'], 'ignored' => $stored['ignored']], true));
+            $calendars[$stored['calendar_id']] ??= (new Calendar)->setRawAttributes(['id' => $stored['calendar_id'], ...array_intersect_key($stored, array_flip(self::OF_CALENDARS))], true);
+            $meetings[$stored['meeting_id']] ??= (new Meeting)->setRawAttributes(['id' => $stored['meeting_id'], 'lead_minutes' => $stored['lead_minutes'], 'ignored' => $stored['ignored']], true)
+                ->setRelation('calendar', $calendars[$stored['calendar_id']]);
+            $row->setRelation('meeting', $meetings[$stored['meeting_id']]);
         }
 
         return $rows->toBase();

@@ -15,13 +15,15 @@ final class Guarded
         'users' => ['name', 'email', 'password', 'remember_token', 'addresses', 'morning_on', 'looked_after_at', 'second_secret', 'second_since', 'second_step', 'recovery', 'idle_minutes', 'leaves_at', 'created_at', 'updated_at'],
         'hours_sets' => ['user_id', 'created_at', 'updated_at'],
         'hours_exceptions' => ['hours_set_id'],
+        'calendar_groups' => ['user_id'],
         'areas' => ['user_id', 'created_at', 'updated_at'],
         'projects' => ['user_id', 'note', 'created_at', 'updated_at'],
         'sections' => ['user_id'],
         'repeats' => ['user_id', 'created_at', 'updated_at'],
         'tasks' => ['user_id', 'short', 'note', 'source', 'typed', 'origin', 'expected', 'created_at', 'updated_at'],
         'subtasks' => ['user_id'],
-        'meetings' => ['user_id', 'uid', 'summary', 'source', 'expanded_until', 'created_at', 'updated_at'],
+        'calendars' => ['user_id', 'kind', 'named', 'file_name', 'address', 'etag', 'modified', 'digest', 'every', 'fetched_at', 'tried_at', 'next_at', 'failures', 'failing_since', 'why', 'created_at', 'updated_at'],
+        'meetings' => ['user_id', 'calendar_id', 'uid', 'summary', 'source', 'expanded_until', 'missing', 'messaged', 'organizer', 'sequence', 'invited', 'created_at', 'updated_at'],
         'meeting_notes' => ['user_id'],
         'reserves' => ['user_id'],
         'blocks' => ['user_id'],
@@ -36,7 +38,7 @@ final class Guarded
     /** What a column refers to, by its name. */
     public const REFERENCES = [
         'hours_set_id' => 'hours_sets', 'area_id' => 'areas', 'project_id' => 'projects', 'section_id' => 'sections', 'repeat_id' => 'repeats',
-        'task_id' => 'tasks', 'meeting_id' => 'meetings', 'reserve_id' => 'reserves',
+        'task_id' => 'tasks', 'meeting_id' => 'meetings', 'calendar_id' => 'calendars', 'group_id' => 'calendar_groups', 'reserve_id' => 'reserves',
     ];
 
     /** Tables whose rows are let go before they are gone: nothing is brought back into one that was. */

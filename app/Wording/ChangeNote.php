@@ -54,6 +54,18 @@ final readonly class ChangeNote
         return $more > 0 ? [...$said, trans_choice('plan.late.more', $more)] : $said;
     }
 
+    /** Meetings that are no more in their calendar, in a sentence; empty where there are none. */
+    public function went(PlanRevision $revision): string
+    {
+        $went = $revision->went;
+        if ($went === null) {
+            return '';
+        }
+        $more = $went['count'] - count($went['names']);
+
+        return trans_choice('plan.went', $went['count'], ['names' => implode(', ', $went['names']).($more > 0 ? ' '.trans_choice('plan.went_more', $more) : ''), 'calendar' => $went['calendar']]);
+    }
+
     /** Meetings that lie where the hand has put a block, in a sentence; empty where there are none. */
     public function liesOn(PlanRevision $revision): string
     {
@@ -63,7 +75,7 @@ final readonly class ChangeNote
     /** The whole in a few short sentences, for the toast. */
     public function summary(PlanRevision $revision, ?string $instead = null): string
     {
-        return implode(' ', array_filter([...$this->late($revision), $instead ?? __("plan.said.{$revision->cause->value}"), $this->liesOn($revision), $this->movesOnly($revision)]));
+        return implode(' ', array_filter([$this->went($revision), ...$this->late($revision), $instead ?? __("plan.said.{$revision->cause->value}"), $this->liesOn($revision), $this->movesOnly($revision)]));
     }
 
     /** What moved: one move in full, several by their number, none not at all. */

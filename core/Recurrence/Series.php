@@ -73,7 +73,7 @@ final readonly class Series
             count($found) <= $most || throw RuleRefused::tooOften();
         }
         foreach ($single as $change) {
-            $instance = $change->isCalledOff ? null : self::made($change, $change->start, $change->length);
+            $instance = $change->isCalledOff ? null : self::made($change, $change->start, $change->length, $change->instance?->utc());
             $instance !== null && $instance->start < $to && ($instance->end > $from || $instance->start >= $from) && $found[] = $instance;
         }
         usort($found, static fn (Instance $a, Instance $b): int => $a->start <=> $b->start ?: $a->end <=> $b->end);
@@ -183,14 +183,14 @@ final readonly class Series
             $from <= $at && $change = $one;
         }
         if ($change === null) {
-            return $this->master === null || $this->master->isCalledOff ? null : self::made($this->master, $start, $length ?? $this->master->length);
+            return $this->master === null || $this->master->isCalledOff ? null : self::made($this->master, $start, $length ?? $this->master->length, $this->repeats() ? $at : null);
         }
         if ($change->isCalledOff || $change->instance === null) {
             return null;
         }
         $shift = $change->start->local - $change->start->clock->local($change->instance->utc());
 
-        return self::made($change, $change->start->at($change->start->clock->local($start->utc()) + $shift), $change->length);
+        return self::made($change, $change->start->at($change->start->clock->local($start->utc()) + $shift), $change->length, $at);
     }
 
     /**
@@ -199,11 +199,16 @@ final readonly class Series
      * @param  Event<V>  $of
      * @return Instance<V>
      */
-    private static function made(Event $of, Moment $start, Length $length): Instance
+    private static function made(Event $of, Moment $start, Length $length, ?int $at): Instance
     {
         $begins = $start->utc();
 
-        return new Instance($begins, max($begins, $length->end($start)), $start->isDay, $of->with);
+        return new Instance($begins, max($begins, $length->end($start)), $start->isDay, $of->with, $at);
+    }
+
+    private function repeats(): bool
+    {
+        return $this->master !== null && ($this->master->rules !== [] || $this->master->dates !== []);
     }
 
     private static function dayOf(Moment $moment): int

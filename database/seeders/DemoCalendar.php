@@ -4,34 +4,59 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-/** Ines's meetings as a calendar file. */
+/** Ines's meetings, as the calendar files of five calendars. */
 final class DemoCalendar
 {
-    /** UID, summary, place, working day, from, to, repeats each week. */
-    private const MEETINGS = [
-        ['check-in', 'Designer check-in', 'Tomás', 0, '09:30', '10:00', true],
-        ['committee', 'Loans committee', 'Board room', 0, '11:30', '12:15', true],
-        ['lighting', 'Lighting walk-through', 'Gallery 2', 0, '14:00', '14:45', false],
-        ['proofs', 'Catalogue proofs', 'Prue', 1, '10:00', '11:00', true],
-        ['school', 'School-programme call', '', 1, '15:00', '15:45', false],
-        ['team', 'Team hour', 'Studio', 3, '09:00', '10:00', true],
-        ['lenders', 'Lender agreements', 'Adaeze', 2, '11:00', '12:00', false],
-        ['transport', 'Transport briefing', 'Loading dock', 4, '14:00', '15:00', false],
-        ['print', 'Printer visit', '', 6, '13:30', '15:30', false],
-        ['director', 'Director’s round', 'Board room', 5, '11:00', '11:30', true],
+    public const ZONE = 'Europe/Lisbon';
+
+    /** The calendar that cannot be fetched since last evening. */
+    public const FAILING = 'Loans committee';
+
+    /** Calendar: group, kind, hatching, blocks, buffer before, file or path of the address. */
+    public const CALENDARS = [
+        'Museum' => ['Work', 'address', 1, 'all', null, 'museum.ics'],
+        'Loans committee' => ['Work', 'address', 2, 'all', null, 'loans.ics'],
+        'Lighting' => ['Work', 'file', 3, 'all', 15, 'wim_lighting.ics'],
+        'Freight and couriers' => ['Work', 'here', 4, 'all', null, null],
+        'School holidays' => ['Home', 'file', 5, 'none', null, 'holidays.ics'],
     ];
 
-    public static function text(DemoDates $dates): string
+    /** @var list<array{string, string, string, string, int, string, string, bool, string, bool}> UID, calendar, summary, place, working day, from, to, repeats each week, what Ines answered, joined by video. */
+    private const MEETINGS = [
+        ['check-in', 'Museum', 'Designer check-in', 'Tomás', 0, '09:30', '10:00', true, 'ACCEPTED', false],
+        ['committee', 'Loans committee', 'Loans committee', 'Board room', 0, '11:30', '12:15', true, 'ACCEPTED', false],
+        ['lighting', 'Lighting', 'Lighting walk-through', 'Gallery 2', 0, '14:00', '14:45', false, '', false],
+        ['proofs', 'Museum', 'Catalogue proofs', 'Prue', 1, '10:00', '11:00', true, 'ACCEPTED', false],
+        ['school', 'Museum', 'School-programme call', '', 1, '15:00', '15:45', false, 'ACCEPTED', true],
+        ['team', 'Museum', 'Team hour', 'Studio', 3, '09:00', '10:00', true, 'ACCEPTED', false],
+        ['lenders', 'Loans committee', 'Lender agreements', 'Adaeze', 2, '11:00', '12:00', false, 'ACCEPTED', false],
+        ['transport', 'Freight and couriers', 'Transport briefing', 'Loading dock', 4, '14:00', '15:00', false, 'NEEDS-ACTION', true],
+        ['print', 'Museum', 'Printer visit', '', 6, '13:30', '15:30', false, 'TENTATIVE', false],
+        ['director', 'Museum', 'Director’s round', 'Board room', 5, '11:00', '11:30', true, 'ACCEPTED', false],
+    ];
+
+    public static function text(DemoDates $dates, string $calendar): string
     {
-        $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Harrow Lane Museum//Sample//EN'];
-        foreach (self::MEETINGS as [$uid, $summary, $place, $day, $from, $to, $weekly]) {
-            $date = $dates->workday($day)->format('Ymd');
-            $lines = [...$lines, 'BEGIN:VEVENT', "UID:{$uid}@harrow-lane.example", "SUMMARY:{$summary}", "LOCATION:{$place}",
-                "DTSTART;TZID=Europe/Lisbon:{$date}T".str_replace(':', '', $from).'00',
-                "DTEND;TZID=Europe/Lisbon:{$date}T".str_replace(':', '', $to).'00',
-                ...($weekly ? ['RRULE:FREQ=WEEKLY'] : []), 'END:VEVENT'];
+        $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Harrow Lane Museum//Sample//EN', "NAME:{$calendar}"];
+        foreach (self::MEETINGS as [$uid, $of, $summary, $place, $day, $from, $to, $weekly, $answer, $video]) {
+            if ($of === $calendar) {
+                $date = $dates->workday($day)->format('Ymd');
+                $lines = [...$lines, 'BEGIN:VEVENT', "UID:{$uid}@harrow-lane.example", "SUMMARY:{$summary}", "LOCATION:{$place}",
+                    "DTSTART;TZID=Europe/Lisbon:{$date}T".str_replace(':', '', $from).'00',
+                    "DTEND;TZID=Europe/Lisbon:{$date}T".str_replace(':', '', $to).'00',
+                    ...($weekly ? ['RRULE:FREQ=WEEKLY'] : []),
+                    ...($answer === '' ? [] : ['ORGANIZER;CN=Adaeze:mailto:adaeze@harrow-lane.example', "ATTENDEE;CN=Ines Moura;PARTSTAT={$answer};RSVP=TRUE:mailto:ines@example.org"]),
+                    ...($video ? ["CONFERENCE;VALUE=URI;FEATURE=VIDEO:https://video.harrow-lane.example/room/{$uid}"] : []),
+                    'END:VEVENT'];
+            }
         }
 
-        return implode("\r\n", [...$lines, 'END:VCALENDAR', '']);
+        return implode("\r\n", [...$lines, ...($calendar === 'School holidays' ? self::holidays($dates) : []), 'END:VCALENDAR', '']);
+    }
+
+    /** @return list<string> two weeks around the turn of the month, as whole days */
+    private static function holidays(DemoDates $dates): array
+    {
+        return ['BEGIN:VEVENT', 'UID:spring@harrow-lane.example', 'SUMMARY:Spring holidays', 'TRANSP:TRANSPARENT', 'DTSTART;VALUE=DATE:'.$dates->day(19)->format('Ymd'), 'DTEND;VALUE=DATE:'.$dates->day(31)->format('Ymd'), 'END:VEVENT'];
     }
 }

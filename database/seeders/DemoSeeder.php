@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Accounts\OpenAccount;
 use App\ICalendar\CalendarSplitter;
 use App\ICalendar\EventGroup;
+use App\Meetings\StoreMeeting;
 use App\Meetings\TakeEvents;
 use App\Models\BlockState;
 use App\Models\RevisionCause;
@@ -28,8 +29,6 @@ final class DemoSeeder extends Seeder
 
     public const PASSWORD = 'rivers-underfoot';
 
-    private const ZONE = 'Europe/Lisbon';
-
     private DemoDates $dates;
 
     private CarbonImmutable $now;
@@ -40,9 +39,9 @@ final class DemoSeeder extends Seeder
     public function run(OpenAccount $open, Replan $replan): void
     {
         $this->now = Clock::now();
-        $this->dates = new DemoDates($this->now->setTimezone(self::ZONE)->startOfDay());
+        $this->dates = new DemoDates($this->now->setTimezone(DemoCalendar::ZONE)->startOfDay());
         DB::transaction(function () use ($open): void {
-            $user = $open('Ines Moura', self::EMAIL, self::PASSWORD, self::ZONE);
+            $user = $open('Ines Moura', self::EMAIL, self::PASSWORD, DemoCalendar::ZONE);
             $this->hoursAndAreas($user);
             $this->meetings($user);
             $this->openTasks($user);
@@ -76,16 +75,36 @@ final class DemoSeeder extends Seeder
         }
     }
 
-    /** Through the same reader as any calendar file. */
+    /** Through the same reader as any calendar. */
     private function meetings(User $user): void
     {
-        $split = (new CalendarSplitter('VEVENT'))->split(DemoCalendar::text($this->dates));
         $reader = TakeEvents::reader($user, $this->now);
-        foreach (EventGroup::of($split['components']) as $group) {
-            $meeting = $user->meetings()->make(['uid' => $group->uid, 'source' => $group->text]);
-            $meeting->lead_minutes = str_starts_with($group->uid, 'lighting') ? 15 : null;
-            TakeEvents::store($meeting, $reader->read($group), $this->now);
+        $groups = array_map(static fn (string $name) => $user->calendarGroups()->create(['name' => $name])->id, ['Work' => 'Work', 'Home' => 'Home']);
+        foreach (DemoCalendar::CALENDARS as $name => [$group, $kind, $hatching, $blocks, $before, $file]) {
+            $calendar = $user->calendars()->create([
+                'name' => $name, 'named' => true, 'kind' => $kind, 'group_id' => $groups[$group], 'hatching' => $hatching, 'position' => $hatching, 'blocks' => $blocks, 'buffer_before' => $before,
+                'file_name' => $kind === 'file' ? $file : null, 'address' => $kind === 'address' ? rtrim((string) config('nekto.sample_calendars'), '/')."/{$file}" : null,
+            ]);
+            $split = (new CalendarSplitter('VEVENT'))->split(DemoCalendar::text($this->dates, $name));
+            foreach (EventGroup::of($split['components']) as $event) {
+                $meeting = $calendar->meetings()->make(['uid' => $event->uid, 'source' => $event->text])->forceFill(['user_id' => $user->id]);
+                StoreMeeting::now($meeting, $reader->read($event), $this->now);
+            }
+            $calendar->update($this->fetched($name, $kind));
         }
+    }
+
+    /** @return array<string, mixed> when a calendar was looked at last; one of them fails since last evening */
+    private function fetched(string $name, string $kind): array
+    {
+        $evening = $this->dates->workday(-1)->setTime(18, 40)->utc();
+
+        return match (true) {
+            $name === DemoCalendar::FAILING => ['fetched_at' => $evening, 'tried_at' => $this->now->subMinutes(20), 'next_at' => $this->now->addMinutes(100), 'failures' => 6, 'failing_since' => $evening, 'why' => __('calendars.answers', ['status' => 404, 'words' => 'not found'])],
+            $kind === 'address' => ['fetched_at' => $this->now->subMinutes(5), 'tried_at' => $this->now->subMinutes(5), 'next_at' => $this->now->addMinutes(10)],
+            $kind === 'file' => ['fetched_at' => $name === 'Lighting' ? $this->dates->workday(-2)->setTime(9, 12)->utc() : $this->dates->day(-68)->setTime(20, 5)->utc()],
+            default => [],
+        };
     }
 
     private function openTasks(User $user): void

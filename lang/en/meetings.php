@@ -22,5 +22,17 @@ return [
     'decided' => '{1} 1 task was caught from it.|[2,*] :count tasks were caught from it.',
     'too_long_to_read' => 'its rule hardly ever comes round, so it was left out',
     'too_many_late' => 'The file was put aside at line :line: too many of its events have rules that hardly ever come round. What came before is in.',
+    'reply' => [
+        'accepted' => 'Going',
+        'tentative' => 'Perhaps',
+        'declined' => 'Not going',
+        'body' => ":person answers “:words” to :title, :when (:zone).\n",
+        'all' => 'all its times',
+    ],
+    'answered' => ':answer: :title. The answer is in your outbox.',
+    'not_asked' => 'Nobody waits for an answer to this meeting.',
+    'message_taken' => 'It is in your calendar: :title.',
+    'message_unread' => 'What “:subject” says to the calendar was not taken: :why',
+    'message_nothing' => 'The message changes no meeting: it is older than what is known, or of another organizer.',
     'line_left_out' => 'this line is no calendar property and was left out: “:words”',
 ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 return [
     'not_a_window' => 'That is no window of ours.',
+    'meeting' => ':when:place.',
     'block' => 'Laid out for :when.',
     'due' => 'Due at :when.',
     'waiting' => 'Ask :person again today.',

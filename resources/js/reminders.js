@@ -74,6 +74,6 @@ function keep() {
 function draw() {
     for (const note of memory.notes) {
         const id = `reminder-${note.key}`
-        note.away ? unsay(id) : isSaid(id) || say({ id, kind: 'reminder', lead: note.title, text: note.body, href: note.address, close: () => { note.away = true; keep() } })
+        note.away ? unsay(id) : isSaid(id) || say({ id, kind: 'reminder', lead: note.title, text: note.body, href: note.address, link: note.link, close: () => { note.away = true; keep() } })
     }
 }

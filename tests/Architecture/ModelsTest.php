@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Attributes\Initialize;
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
@@ -57,6 +58,7 @@ final class ModelsTest extends TestCase
             in_array($cast, ['immutable_datetime', 'datetime'], true) => '2026-03-29 01:30:00',
             $cast === 'boolean', $cast === 'integer' => 1,
             $cast === 'array' => '[1]',
+            $cast === 'encrypted' => Crypt::encryptString('x'),
             is_a($cast, \BackedEnum::class, true) => $cast::cases()[0]->value,
             default => 'text',
         };

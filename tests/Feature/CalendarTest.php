@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Intake\TakeIn;
 use App\Meetings\TakeEvents;
+use App\Models\Answer;
 use App\Models\Occurrence;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Queue;
@@ -280,7 +281,7 @@ final class CalendarTest extends FeatureTestCase
             $one->starts_at->setTimezone('Europe/Lisbon')->format('D j H:i'),
             $one->ends_at->setTimezone('Europe/Lisbon')->format('H:i'),
             $one->summary,
-            $one->busy ? '' : ' (free)',
+            $one->busy && $one->answer !== Answer::Declined ? '' : ' (free)',
         ))->all());
     }
 }

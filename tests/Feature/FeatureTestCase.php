@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Accounts\OpenAccount;
+use App\Calendars\Calendars;
 use App\Models\Block;
 use App\Models\Task;
 use App\Models\TaskStage;
@@ -69,7 +70,7 @@ abstract class FeatureTestCase extends TestCase
     protected function meeting(string $summary, string $from, string $to, ?User $of = null): void
     {
         $user = $of ?? $this->ines;
-        $meeting = $user->meetings()->create(['uid' => $summary, 'summary' => $summary, 'source' => '']);
+        $meeting = $user->meetings()->create(['calendar_id' => Calendars::here($user)->id, 'uid' => $summary, 'summary' => $summary, 'source' => '']);
         $meeting->occurrences()->create(['user_id' => $user->id, 'summary' => $summary, 'starts_at' => $this->utc($from), 'ends_at' => $this->utc($to)]);
     }
 

@@ -10,6 +10,7 @@ use App\ICalendar\EventText;
 use App\ICalendar\Facts;
 use App\ICalendar\Messages;
 use App\ICalendar\UnreadableCalendar;
+use App\ICalendar\Version;
 use Illuminate\Console\Command;
 use Nekto\Core\Recurrence\Event;
 use Nekto\Core\Recurrence\Instance;
@@ -74,15 +75,15 @@ final class ExpandCalendar extends Command
             try {
                 $split = $this->split($path);
                 foreach (EventGroup::of($split['components']) as $group) {
-                    $messages->take($group->uid, $split['method'], $this->events($group->text));
+                    $messages->take($group->uid, $split['method'], Version::all($this->reader(), $group->text));
                 }
             } catch (UnreadableCalendar $error) {
                 $rows[] = ['uid' => basename($path), 'error' => $error->getMessage()];
             }
         }
-        foreach ($messages->all() as $uid => $events) {
+        foreach ($messages->all() as $uid => $versions) {
             try {
-                array_push($rows, ...$this->rows((string) $uid, $events));
+                array_push($rows, ...$this->rows((string) $uid, array_map(static fn (Version $version): Event => $version->event, $versions)));
             } catch (RuleRefused $error) {
                 $rows[] = ['uid' => (string) $uid, 'error' => $error->getMessage()];
             }
@@ -91,7 +92,7 @@ final class ExpandCalendar extends Command
     }
 
     /**
-     * @return array{components: list<\App\ICalendar\CalendarComponent>, problems: list<array{line: int, what: string}>, method: string}
+     * @return array{components: list<\App\ICalendar\CalendarComponent>, problems: list<array{line: int, what: string}>, method: string, says: array<string, string>, isWhole: bool}
      *
      * @throws UnreadableCalendar
      */
@@ -107,7 +108,12 @@ final class ExpandCalendar extends Command
      */
     private function events(string $text): array
     {
-        return (new EventText(Offsets::of($this->zone)))->read($text, static fn (array $lines): Facts => Facts::of($lines));
+        return $this->reader()->read($text, static fn (array $lines): Facts => Facts::of($lines));
+    }
+
+    private function reader(): EventText
+    {
+        return new EventText(Offsets::of($this->zone));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Accounts\Leave;
+use App\Calendars\FetchDue;
 use App\Catch\ReadMailbox;
 use App\Files\Tidy;
 use App\Intake\Intakes;
@@ -42,6 +43,7 @@ final class Minute extends Command
         $failed = 0;
         rescue(static fn () => Leave::carryOut($now));
         rescue(static fn () => ReadMailbox::handOver());
+        rescue(static fn () => FetchDue::handOver($now));
         foreach (Heartbeat::awake($now)->get() as $awake) {
             $user = User::query()->whereNull('leaves_at')->find($awake->user_id);
             if ($user === null) {

@@ -4,21 +4,24 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Calendars\Calendars;
 use App\Edits\NewTasks;
 use App\Edits\TaskDraft;
 use App\Http\Requests\CalendarRequest;
 use App\Http\Requests\MeetingRequest;
 use App\ICalendar\CalendarSplitter;
+use App\ICalendar\UnreadableCalendar;
 use App\Intake\Intakes;
+use App\Meetings\NeverComesRound;
+use App\Meetings\TakeMessage;
 use App\Models\Intake;
 use App\Models\Meeting;
 use App\Models\Occurrence;
 use App\Models\RevisionCause;
 use App\Models\User;
 use App\Planning\Replan;
+use App\Screens\Meetings\MeetingsScreen;
 use App\Time\Clock;
-use App\Time\Moments;
-use App\Time\Zones;
 use App\Undo\Journal;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -29,24 +32,14 @@ use Illuminate\View\View;
 /** Meetings and the calendar files they come from. */
 final readonly class MeetingController
 {
-    private const SHOWN_DAYS = 14;
+    public function __construct(private TakeMessage $messages) {}
 
-    public function index(Request $request, #[CurrentUser] User $user): View
+    public function index(Request $request, #[CurrentUser] User $user, MeetingsScreen $screen): View
     {
-        $now = Clock::now();
-        $today = Moments::today($user, $now);
-        $zone = Zones::named($user->zone);
-        $coming = $user->occurrences()->with('meeting')
-            ->where('ends_at', '>', Moments::moment($zone->at($today, 0)))
-            ->where('starts_at', '<', Moments::moment($zone->at($today->plusDays(self::SHOWN_DAYS), 0)))
-            ->orderBy('starts_at')->orderBy('id')->limit(200)->get();
-
         return view('screens.meetings', [
-            'user' => $user,
-            'now' => $now,
-            'days' => $coming->groupBy(fn ($one): string => $user->local($one->starts_at)->format('Y-m-d')),
+            'page' => $screen->page($request->integer('row') ?: null),
             'refused' => $request->query('refused') === 'too_large' ? __('meetings.too_large', ['megabytes' => config('nekto.upload_megabytes')]) : null,
-            'imports' => $user->intakes()->where('kind', 'calendar')->latest('id')->limit(5)->get(),
+            'imports' => $user->intakes()->where('kind', 'calendar')->latest('id')->limit(3)->get(),
         ]);
     }
 
@@ -54,18 +47,37 @@ final readonly class MeetingController
     {
         $file = $request->calendar();
         $text = (string) $file->getContent();
+        $into = $request->into($user);
         $refused = match (true) {
             ! CalendarSplitter::isCalendar($text) => __('meetings.not_a_calendar'),
-            stripos($text, 'BEGIN:VEVENT') === false => __('meetings.no_events'),
+            $into === null && stripos($text, 'BEGIN:VEVENT') === false => __('meetings.no_events'),
+            $into === null && Calendars::isFull($user) => __('calendars.too_many', ['count' => Calendars::MOST]),
             Intakes::isFull($user) => __('files.too_many', ['count' => Intakes::MOST]),
             default => null,
         };
         if ($refused !== null) {
             return back()->withErrors(['calendar' => $refused]);
         }
-        $import = Intakes::begin($user, 'calendar', mb_scrub($file->getClientOriginalName()), $text);
+        $name = mb_scrub($file->getClientOriginalName());
+        if (TakeMessage::isOne($text)) {
+            return back()->with($this->message($user, $text));
+        }
+        $now = Clock::now();
+        $import = Calendars::take($into ?? Calendars::ofFile($user, $name, $now), $name, $text, $now);
 
         return redirect("/meetings/imports/{$import->id}");
+    }
+
+    /** @return array<string, string> to be flashed */
+    private function message(User $user, string $text): array
+    {
+        try {
+            $meeting = ($this->messages)($user, $text, static fn () => Calendars::here($user), Clock::now());
+        } catch (UnreadableCalendar|NeverComesRound $error) {
+            return ['status' => ucfirst($error->getMessage()).'.'];
+        }
+
+        return ['status' => $meeting === null ? __('meetings.message_nothing') : __('meetings.message_taken', ['title' => $meeting->summary])];
     }
 
     /** How far a file has come, of whatever kind; the page looks again by itself. */
@@ -92,7 +104,7 @@ final readonly class MeetingController
         $revision = $journal->record($user, RevisionCause::Caught, Clock::now(), static fn () => $births->one($user, new TaskDraft([
             'title' => $title, 'source' => 'meeting', 'note' => $occurrence->summary.($occurrence->place === null ? '' : ", {$occurrence->place}"),
             'due_at' => $after ? null : $occurrence->starts_at, 'not_before' => $after ? $occurrence->ends_at : null,
-        ]), Clock::now()));
+        ], links: [['address' => "/occurrences/{$occurrence->id}#".($after ? 'after' : 'before'), 'title' => $occurrence->summary]]), Clock::now()));
 
         return back()->with($said->about($revision, __('task.made_task', ['title' => $title])));
     }

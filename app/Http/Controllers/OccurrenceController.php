@@ -6,8 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Catch\CaughtLine;
 use App\Catch\KeepLines;
+use App\Http\Requests\AnswerRequest;
 use App\Http\Requests\LinesRequest;
 use App\Http\Requests\NoteRequest;
+use App\Meetings\AnswerMeeting;
 use App\Models\Occurrence;
 use App\Models\RevisionCause;
 use App\Models\User;
@@ -25,6 +27,17 @@ final readonly class OccurrenceController
     public function show(Occurrence $occurrence, #[CurrentUser] User $user): View
     {
         return view('screens.meeting', ['meeting' => MeetingScreen::of($user, $occurrence)]);
+    }
+
+    /** Going, perhaps, or not: it counts at once, and the organizer is written to. */
+    public function answer(AnswerRequest $request, Occurrence $occurrence, #[CurrentUser] User $user, AnswerMeeting $answers, Said $said): RedirectResponse
+    {
+        if (! AnswerMeeting::isAsked($occurrence->meeting)) {
+            return back()->with('status', __('meetings.not_asked'));
+        }
+        $revision = $answers($user, $occurrence, $request->answer(), $request->boolean('whole'), Clock::now());
+
+        return back()->with($said->about($revision, __('meetings.answered', ['answer' => __("meetings.reply.{$request->answer()->value}"), 'title' => $occurrence->summary])));
     }
 
     public function note(NoteRequest $request, Occurrence $occurrence, #[CurrentUser] User $user, Journal $journal, Said $said): RedirectResponse

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Calendar;
+use App\Models\CalendarKind;
+use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 
@@ -13,7 +16,7 @@ final class CalendarRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['calendar' => ['required', 'file', 'max:'.config('nekto.upload_megabytes').'000']];
+        return ['calendar' => ['required', 'file', 'max:'.config('nekto.upload_megabytes').'000'], 'into' => ['nullable', 'integer']];
     }
 
     /** @return array<string, string> */
@@ -22,6 +25,12 @@ final class CalendarRequest extends FormRequest
         $tooLarge = __('meetings.too_large', ['megabytes' => config('nekto.upload_megabytes')]);
 
         return ['calendar.required' => __('meetings.choose_a_file'), 'calendar.max' => $tooLarge, 'calendar.uploaded' => $tooLarge];
+    }
+
+    /** The calendar whose place the file takes; null: one of that name, or a new one. */
+    public function into(User $user): ?Calendar
+    {
+        return $this->filled('into') ? $user->calendars()->kept()->where('kind', CalendarKind::File)->find($this->integer('into')) : null;
     }
 
     public function calendar(): UploadedFile

@@ -13,7 +13,7 @@ trait SaysUntil
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['until' => ['required_without:none', 'nullable', 'date_format:H:i,G:i'], 'none' => ['sometimes', 'boolean']];
+        return ['until' => ['required_unless:none,1', 'nullable', 'date_format:H:i,G:i'], 'none' => ['sometimes', 'boolean']];
     }
 
     /** @return array<string, string> */

@@ -13,7 +13,7 @@ use Nekto\Core\Plan\Tempo;
 
 final class SettingsRequest extends FormRequest
 {
-    private const REMINDS = ['blocks', 'due', 'waiting', 'close'];
+    private const REMINDS = ['meetings', 'blocks', 'due', 'waiting', 'close'];
 
     /** @return array<string, list<mixed>> */
     public function rules(): array

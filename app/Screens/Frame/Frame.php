@@ -35,7 +35,8 @@ final readonly class Frame
             ->selectSub(DB::query()->fromSub($user->savedViews()->where('pinned', true)->limit(self::PINNED)->toBase()->select(['id', 'name']), 'views')->selectRaw('json_group_object(id, name)'), 'pinned')
             ->selectSub(PlanRevision::redoable($user)->toBase()->selectRaw('min(id)'), 'redo')
             ->selectSub(DB::table('changes')->where('user_id', $user->id)->select('count'), 'mark')->first() ?? throw new \LogicException('A select has a row.');
-        $undo = $user->planRevisions()->whereNull('undone_at')->latest('id')->first(['id', 'user_id', 'cause', 'moves', 'late', 'seen_at', 'made_at']);
+        $undo = $user->planRevisions()->whereNull('undone_at')->latest('id')->first(['id', 'user_id', 'cause', 'moves', 'late', 'went', 'seen_at', 'made_at']);
+        $note = $undo !== null && $undo->seen_at === null ? new ChangeNote($user, $now) : null;
         $view->getFactory()->share([
             'person' => $user,
             'now' => $now,
@@ -45,8 +46,8 @@ final readonly class Frame
             'mark' => (string) $asked->mark,
             'redo' => $asked->redo === null ? null : (int) $asked->redo,
             'undo' => UndoOffer::of($undo, $user, $now),
-            'mendedLate' => $undo !== null && $undo->seen_at === null ? (new ChangeNote($user, $now))->late($undo) : [],
-            'mended' => $undo !== null && $undo->seen_at === null ? (new ChangeNote($user, $now))->lines($undo) : [],
+            'mendedLate' => $note === null ? [] : array_values(array_filter([$note->went($undo), ...$note->late($undo)])),
+            'mended' => $note === null ? [] : $note->lines($undo),
         ]);
     }
 }

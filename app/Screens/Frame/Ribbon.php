@@ -125,7 +125,11 @@ final readonly class Ribbon
         foreach ($rows as $i => $row) {
             $interval = RowMapper::time($row);
             $block = $row instanceof Block ? $row : null;
-            $text = $row instanceof Block ? $row->task->shortTitle() : $row->summary;
+            $text = match (true) {
+                $row instanceof Block => $row->task->shortTitle(),
+                $row->isShown() => $row->summary,
+                default => __('calendars.hidden'),
+            };
             $deep = $block?->task->demand === Demand::Deep;
             $left = $place($interval->start);
             $width = $place($interval->end) - $left;
@@ -141,6 +145,7 @@ final readonly class Ribbon
                 name: $text.', '.Times::range($time->user, $interval->start, $interval->end),
                 label: $label,
                 hue: $block?->task->area->hue,
+                hatching: $row instanceof Occurrence ? (int) $row->meeting->calendar->getAttributes()['hatching'] : null,
                 state: $block === null ? '' : $block->state->value,
                 anchored: $block?->anchored === true,
                 deep: $deep,

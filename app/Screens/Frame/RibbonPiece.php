@@ -9,6 +9,7 @@ final readonly class RibbonPiece
 {
     /**
      * @param  string  $kind  "meeting" or "block"
+     * @param  int|null  $hatching  of a meeting's calendar
      * @param  string  $fits  where the label goes: "in", "beside" or ""
      * @param  float  $after  percent of it that the stem of now covers
      */
@@ -18,6 +19,7 @@ final readonly class RibbonPiece
         public string $name,
         public string $label,
         public ?string $hue,
+        public ?int $hatching,
         public string $state,
         public bool $anchored,
         public bool $deep,

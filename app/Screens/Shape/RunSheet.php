@@ -88,7 +88,7 @@ final readonly class RunSheet
         $whole = $time->zone->day($day);
         $hours = self::hoursOn($time, $day);
         $occurrences = $time->occurrences->filter(static fn (Occurrence $one): bool => RowMapper::start($one) < $whole->end
-            && RowMapper::end($one) > $whole->start);
+            && RowMapper::end($one) > $whole->start && ($one->isShown() || $one->blocks()));
         $timed = $occurrences->reject(static fn (Occurrence $one): bool => $one->all_day || RowMapper::end($one) <= RowMapper::start($one));
         $span = self::span($time, $day, $whole, $hours, $timed, $blocks);
         $place = static fn (int $minute): float => round(($minute - $span->start) * self::SCALE, 1);
@@ -105,7 +105,7 @@ final readonly class RunSheet
                 IntervalSet::covering($span)->without($hours)->without($time->lunch())->intervals,
             ),
             self::setNames($time, $day, $span, $place),
-            $timed->map(static fn (Occurrence $one): SheetMeeting => self::meetingPiece($one, $time, $span, $blocks))->values()->all(),
+            $timed->map(static fn (Occurrence $one): SheetMeeting => self::meetingPiece($one, $time, $span, $blocks, $now))->values()->all(),
             $sheetBlocks,
             self::reserves($time, $whole, $span, $blocks, $now, $reserve),
             self::gaps($time, $span, $hours, $busy, $blocks, $place, $now),
@@ -124,7 +124,7 @@ final readonly class RunSheet
             self::notes($time, $blocks, $entries, $place, $now, $chosen),
             $span->contains($minute) ? $place($minute) : null,
             Times::clock($user, $minute),
-            $occurrences->filter(static fn (Occurrence $one): bool => $one->all_day)->map(static fn (Occurrence $one): string => $one->summary)->values()->all(),
+            $occurrences->filter(static fn (Occurrence $one): bool => $one->all_day)->map(static fn (Occurrence $one): string => $one->isShown() ? $one->summary : __('calendars.hidden'))->values()->all(),
         );
     }
 
@@ -235,7 +235,7 @@ final readonly class RunSheet
     }
 
     /** @param  Collection<int, Block>  $blocks  of the day: one that is fixed may lie at the same time */
-    private static function meetingPiece(Occurrence $occurrence, WorkTime $time, Interval $span, Collection $blocks): SheetMeeting
+    private static function meetingPiece(Occurrence $occurrence, WorkTime $time, Interval $span, Collection $blocks, CarbonImmutable $now): SheetMeeting
     {
         $interval = RowMapper::time($occurrence);
         $shown = $interval->intersection($span) ?? $interval;
@@ -243,8 +243,10 @@ final readonly class RunSheet
 
         return new SheetMeeting(
             id: $occurrence->id,
-            title: $occurrence->summary,
-            place: $occurrence->place,
+            title: $occurrence->isShown() ? $occurrence->summary : __('calendars.hidden'),
+            place: $occurrence->isShown() ? $occurrence->place : null,
+            link: $occurrence->isShown() && $occurrence->ends_at > $now ? $occurrence->link : null,
+            hatching: (int) $occurrence->meeting->calendar->getAttributes()['hatching'],
             minutes: $interval->length(),
             range: Times::range($time->user, $interval->start, $interval->end),
             top: round(($shown->start - $span->start) * self::SCALE, 1),

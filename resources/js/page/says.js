@@ -2,7 +2,7 @@
  * The one place for what the page itself has to say, at the right of the title: answers, change notes, reminders, away,
  * kept text, errors. One line, the latest; the others are behind its figure. Never over a field or a button.
  *
- * A line: { id, kind, lead, text, actions: [{ label, act, isOver }], href, close }; or an element the server drew.
+ * A line: { id, kind, lead, text, actions: [{ label, act, isOver }], href, link (to join a meeting), close }; or an element the server drew.
  */
 
 /** Seconds that an answer stays, and while it is hovered or has the focus. */
@@ -123,7 +123,7 @@ function draw() {
     }
 }
 
-function element({ id, kind, lead, text, actions = [], href, close, isAlert, isBare }) {
+function element({ id, kind, lead, text, actions = [], href, link, close, isAlert, isBare }) {
     const node = document.createElement('div')
     node.className = kind === 'reminder' ? 'say reminder' : 'say'
     node.id = id
@@ -138,6 +138,16 @@ function element({ id, kind, lead, text, actions = [], href, close, isAlert, isB
     }
     words.append(text ?? '')
     node.append(words)
+    if (link && /^https:/.test(link)) {
+        const join = document.createElement('a')
+        join.className = 'button'
+        join.href = link
+        join.target = '_blank'
+        join.rel = 'noopener noreferrer'
+        join.dataset.pageKey = 'h'
+        join.textContent = 'Join it'
+        node.append(join)
+    }
     for (const { label, act, isOver } of actions) {
         const button = document.createElement('button')
         button.type = 'button'

@@ -1,5 +1,5 @@
 {{-- The one place for what the page has to say: a line, the latest; the script lays its own beside those drawn here. --}}
-@php $moved = isset($mended) && $mended !== [] && ! request()->routeIs('shape.*') ? $mended : []; @endphp
+@php $moved = isset($mended) && ! request()->routeIs('shape.*') ? [...$mendedLate, ...array_column($mended, 'sentence')] : []; @endphp
 <div class="says" id="says" data-own role="status">
     @if (session('status') || $errors->any())
         <div class="say" id="said" data-said data-kind="{{ $errors->any() ? 'error' : 'answer' }}" @if ($errors->any()) role="alert" @endif>
@@ -14,7 +14,7 @@
         </div>
     @endif
     @if ($moved !== [])
-        <div class="say" id="say-moved" data-said data-kind="moved"><p><b>{{ trans_choice('plan.moved_by_itself', count($moved)) }}</b> {{ $moved[0]['sentence'] }}</p>
+        <div class="say" id="say-moved" data-said data-kind="moved"><p>@if ($mended !== [])<b>{{ trans_choice('plan.moved_by_itself', count($mended)) }}</b>@endif {{ $moved[0] }}</p>
             <form method="post" action="/plan/seen">@csrf<button class="button">Good</button></form>
             @if ($undo)<x-undo :revision="$undo->id"><button class="button">Undo</button></x-undo>@endif</div>
     @endif

@@ -57,9 +57,9 @@
                 <div id="to-mend"><div class="section-head section-over"><h2>The plan needs mending</h2></div><p>Work has gone by undone, or a meeting lies on it. <a class="button" href="{{ $address }}?change=mend" data-here>See what would move</a></p></div>
             @endif
             @if ($proposal && ! $morning)<x-proposal :proposal="$proposal" :day="$day" :address="$address" :waits="$ask->change !== null" />@endif
-            @if ($mended && ! $difference)
+            @if (($mended || $mendedLate) && ! $difference)
                 <div id="change-note">
-                    <div class="section-head section-over"><h2>Moved by itself</h2><span class="soft">{{ count($mended) }} {{ count($mended) === 1 ? 'move' : 'moves' }}</span></div>
+                    <div class="section-head section-over"><h2>{{ $mended ? 'Moved by itself' : 'Changed by itself' }}</h2>@if ($mended)<span class="soft">{{ count($mended) }} {{ count($mended) === 1 ? 'move' : 'moves' }}</span>@endif</div>
                     @foreach ($mendedLate as $sentence)<p class="coral">{{ $sentence }}</p>@endforeach
                     @foreach (array_slice($mended, 0, 6) as $line)
                         <div class="change"><h3>{{ $line['title'] }}</h3>

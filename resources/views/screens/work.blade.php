@@ -42,7 +42,7 @@
                 <p>meeting, {{ Times::range($person, $on->starts_at, $on->ends_at) }}{{ $on->place ? ', '.$on->place : '' }}</p>
                 <h1 id="work-title"><a href="/occurrences/{{ $on->id }}">{{ $on->summary }}</a></h1>
                 <p class="big">{{ Times::duration((int) $now->diffInMinutes($on->ends_at)) }}</p>
-                @if ($meeting->join)<a class="button" href="{{ $meeting->join }}" rel="noopener noreferrer" target="_blank">Join it</a>@endif
+                @if ($meeting->join)<a class="button" href="{{ $meeting->join }}" data-page-key="h" rel="noopener noreferrer" target="_blank">Join it <kbd>H</kbd></a>@endif
                 <form method="post" action="/occurrences/{{ $on->id }}/task">@csrf<button class="button" name="when" value="after">A task that follows from it</button></form>
                 <x-meeting-now :meeting="$meeting" />
             </div></section>
@@ -92,7 +92,7 @@
                         <div class="next-block hue-{{ $one->task->area->hue }}">@spine($one->task->importance->value ?? 0)<div><b>{{ $one->task->title }} @if ($one->anchored)@icon('anchor')@endif</b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}</span></div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span>
                             <form method="post" action="/work/start/{{ $one->task_id }}">@csrf<input type="hidden" name="block" value="{{ $one->id }}"><button class="button" aria-label="Begin {{ $one->task->title }} now">Begin now</button></form></div>
                     @else
-                        <div class="next-block next-meeting"><div><b><a href="/occurrences/{{ $one->id }}">{{ $one->summary }}</a></b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}{{ $one->place ? ', '.$one->place : '' }}</span></div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span></div>
+                        <div class="next-block next-meeting"><div><b><a href="/occurrences/{{ $one->id }}">{{ $one->summary }}</a></b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}{{ $one->place ? ', '.$one->place : '' }}</span>@if ($one->link)<a class="link" href="{{ $one->link }}" @if (! $meeting && $one->is($nextMeeting)) data-page-key="h" @endif rel="noopener noreferrer" target="_blank">Join @if (! $meeting && $one->is($nextMeeting))<kbd>H</kbd>@endif</a>@endif</div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span></div>
                     @endif
                 @empty<p class="soft">Nothing more today.</p>
                 @endforelse

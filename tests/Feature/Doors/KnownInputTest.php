@@ -29,6 +29,7 @@ final class KnownInputTest extends DoorsTestCase
             'a list for the morning' => ['GET', '/shape?morning[]=left', []],
             'a list for a token' => ['POST', '/capture', ['token' => ['a'], 'title' => 'Quotes']],
             'a project without a name' => ['POST', '/projects', []],
+            'until nothing, and not never' => ['POST', '/work/entries/{entry}/went-on', ['none' => '0', 'ends_at' => '{}']],
             'a note that is missing' => ['POST', '/occurrences/{occurrence}/note', []],
             'a list for a note' => ['POST', '/occurrences/{occurrence}/note', ['note' => ['a']]],
             'a huge first part' => ['POST', '/blocks/{block}/split', ['first' => '99999999999999999999']],

@@ -47,6 +47,8 @@ trait RowsOfAllKinds
             'token' => [$user->captureTokens()->create(['name' => "{$words} A", 'hash' => $words])->id],
             'preview' => [$user->intakes()->create(['kind' => 'tasks', 'name' => 'a', 'format' => 'todotxt', 'stage' => 'ready'])->id],
             'occurrence' => [(int) $user->occurrences()->value('id')], 'meeting' => [(int) $user->meetings()->value('id')], 'set' => [$set->id],
+            'calendar' => [(int) $user->calendars()->value('id'), $user->calendars()->create(['kind' => 'address', 'name' => "{$words} A", 'address' => 'https://calendars.example/a.ics'])->id, $user->calendars()->create(['kind' => 'file', 'name' => "{$words} B"])->id],
+            'group' => [$user->calendarGroups()->create(['name' => "{$words} A"])->id],
             'exception' => [$set->exceptions()->create(['date' => '2026-03-12', 'stretches' => []])->id], 'import' => [$user->intakes()->create(['kind' => 'calendar', 'name' => 'a.ics'])->id],
             'signIn' => [$user->signIns()->create(['agent' => 'a', 'address' => 'a', 'stays' => false, 'began_at' => now(), 'seen_at' => now()])->id], 'letter' => ['a', str_repeat('b', 40)],
             'date' => ['2026-03-11', '2026-03-12', '2026-12-31'], 'format' => ['csv', 'markdown', 'json', 'ics', 'todotxt'],

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What the person answered here, to a whole meeting or to one of its instances.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property int $meeting_id
+ * @property string $instance as occurrences have it; empty: the whole
+ * @property Answer $answer
+ * @property int $sequence of what was answered
+ * @property CarbonImmutable $answered_at UTC
+ */
+final class GivenAnswer extends Model
+{
+    use WakesQuickly;
+
+    public $timestamps = false;
+
+    protected $table = 'answers';
+
+    protected $fillable = ['user_id', 'instance', 'answer', 'sequence', 'answered_at'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['answer' => Answer::class, 'sequence' => 'integer', 'answered_at' => 'immutable_datetime'];
+    }
+}
