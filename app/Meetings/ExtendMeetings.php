@@ -14,7 +14,7 @@ use Carbon\CarbonImmutable;
 final readonly class ExtendMeetings
 {
     /** Expanded again once less than this lies ahead, a few at a time. */
-    private const DAYS = 300;
+    private const DAYS = 200;
 
     private const AT_ONCE = 50;
 

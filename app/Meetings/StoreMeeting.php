@@ -28,21 +28,34 @@ final readonly class StoreMeeting
         $meeting->save();
         $given = $isKnown ? $meeting->answers()->get()->keyBy('instance')->all() : [];
         $rows = array_map(static fn (OccurrenceDraft $one): array => $one->columns($meeting, $given), $draft->occurrences);
-        $isKnown ? self::change($meeting, $rows) : self::insert($rows);
+        $isKnown ? self::change($meeting, $rows, $now) : self::insert($rows);
     }
 
-    /** @param  list<array<string, mixed>>  $rows */
+    /**
+     * One statement, prepared once: a calendar may have hundreds of thousands of times.
+     *
+     * @param  list<array<string, mixed>>  $rows
+     */
     private static function insert(array $rows): void
     {
-        foreach (array_chunk($rows, 60) as $chunk) {
-            DB::table('occurrences')->insert($chunk);
+        if ($rows === []) {
+            return;
+        }
+        $columns = array_keys($rows[0]);
+        $statement = DB::connection()->getPdo()->prepare('insert into occurrences ('.implode(', ', $columns).') values ('.implode(', ', array_fill(0, count($columns), '?')).')');
+        foreach ($rows as $row) {
+            $statement->execute(array_map(static fn (mixed $value): mixed => is_bool($value) ? (int) $value : $value, array_values($row)));
         }
     }
 
-    /** @param  list<array<string, mixed>>  $rows */
-    private static function change(Meeting $meeting, array $rows): void
+    /**
+     * What lies before the window that is read is history, and stays.
+     *
+     * @param  list<array<string, mixed>>  $rows
+     */
+    private static function change(Meeting $meeting, array $rows, CarbonImmutable $now): void
     {
-        $known = DB::table('occurrences')->where('meeting_id', $meeting->id)->orderBy('starts_at')->get()->map(static fn (object $row): array => (array) $row)->all();
+        $known = DB::table('occurrences')->where('meeting_id', $meeting->id)->where('ends_at', '>', $now->subDays(TakeEvents::DAYS_BACK)->toDateTimeString())->orderBy('starts_at')->get()->map(static fn (object $row): array => (array) $row)->all();
         $pairs = self::pairs($known, $rows);
         $notes = MeetingNote::query()->where('meeting_id', $meeting->id)->get()->keyBy(static fn (MeetingNote $note): string => (string) $note->getAttributes()['starts_at'])->all();
         $new = $rows;

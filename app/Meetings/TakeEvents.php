@@ -29,7 +29,7 @@ final readonly class TakeEvents implements Steps
     private const SECONDS = 2;
 
     /** Events that are looked up and stored together. */
-    private const TOGETHER = 20;
+    private const TOGETHER = 50;
 
     /** Seconds for one event with all its occurrences; what takes longer never comes round. */
     private const EVENT = 2;
@@ -38,13 +38,16 @@ final readonly class TakeEvents implements Steps
     private const MOST_LATE = 3;
 
     /** Rows of one transaction, and microseconds between two. */
-    private const ROWS = 500;
+    private const ROWS = 1000;
 
-    private const PAUSE = 3000;
+    private const PAUSE = 2000;
+
+    /** Pages of the write-ahead log before they are brought into the file; the usual thousand are two transactions. */
+    private const PAGES = 6000;
 
     public const DAYS_BACK = 60;
 
-    public const DAYS_AHEAD = 400;
+    public const DAYS_AHEAD = 300;
 
     /** What is known of a file when it was cut: only of a whole one can be told what is gone. */
     private const WHOLE = 'whole';
@@ -94,6 +97,7 @@ final readonly class TakeEvents implements Steps
     public function take(Intake $intake, CarbonImmutable $now): void
     {
         $reader = self::reader($intake->user, $now);
+        DB::statement('pragma wal_autocheckpoint = '.self::PAGES); // of this connection: what is written in many small steps is brought into the file in fewer
         $until = hrtime(true) + self::SECONDS * 1_000_000_000;
         for ($looked = 0; $looked < self::BATCH && hrtime(true) < $until; $looked += self::TOGETHER) {
             $groups = array_map(static fn (array $part): EventGroup => new EventGroup(...$part), iterator_to_array(Parts::next($intake, self::TOGETHER), false));

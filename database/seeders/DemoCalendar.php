@@ -25,7 +25,7 @@ final class DemoCalendar
     private const MEETINGS = [
         ['check-in', 'Museum', 'Designer check-in', 'Tomás', 0, '09:30', '10:00', true, 'ACCEPTED', false],
         ['committee', 'Loans committee', 'Loans committee', 'Board room', 0, '11:30', '12:15', true, 'ACCEPTED', false],
-        ['lighting', 'Lighting', 'Lighting walk-through', 'Gallery 2', 0, '14:00', '14:45', false, '', false],
+        ['lighting', 'Lighting', 'Lighting walk-through', 'Gallery 2', 0, '14:00', '14:45', false, 'ACCEPTED', false],
         ['proofs', 'Museum', 'Catalogue proofs', 'Prue', 1, '10:00', '11:00', true, 'ACCEPTED', false],
         ['school', 'Museum', 'School-programme call', '', 1, '15:00', '15:45', false, 'ACCEPTED', true],
         ['team', 'Museum', 'Team hour', 'Studio', 3, '09:00', '10:00', true, 'ACCEPTED', false],
@@ -45,7 +45,7 @@ final class DemoCalendar
                     "DTSTART;TZID=Europe/Lisbon:{$date}T".str_replace(':', '', $from).'00',
                     "DTEND;TZID=Europe/Lisbon:{$date}T".str_replace(':', '', $to).'00',
                     ...($weekly ? ['RRULE:FREQ=WEEKLY'] : []),
-                    ...($answer === '' ? [] : ['ORGANIZER;CN=Adaeze:mailto:adaeze@harrow-lane.example', "ATTENDEE;CN=Ines Moura;PARTSTAT={$answer};RSVP=TRUE:mailto:ines@example.org"]),
+                    'ORGANIZER;CN=Adaeze:mailto:adaeze@harrow-lane.example', "ATTENDEE;CN=Ines Moura;PARTSTAT={$answer};RSVP=TRUE:mailto:ines@example.org",
                     ...($video ? ["CONFERENCE;VALUE=URI;FEATURE=VIDEO:https://video.harrow-lane.example/room/{$uid}"] : []),
                     'END:VEVENT'];
             }

@@ -8,6 +8,7 @@ use App\Catch\ReadMailbox;
 use App\Catch\TaskOfMessage;
 use App\Files\UnreadableFile;
 use App\Intake\Intakes;
+use App\Meetings\AnswerMeeting;
 use App\Models\IntakeStage;
 use App\Models\Message;
 use App\Models\User;
@@ -75,7 +76,10 @@ final readonly class MessageController
 
     public function show(Message $message): View
     {
-        return view('screens.message', ['message' => $message->load('attachments')]);
+        $message->load(['attachments', 'meeting.calendar']);
+        $next = $message->meeting?->occurrences()->where('ends_at', '>', Clock::now())->orderBy('starts_at')->first();
+
+        return view('screens.message', ['message' => $message, 'next' => $next, 'isAsked' => $message->meeting !== null && AnswerMeeting::isAsked($message->meeting)]);
     }
 
     public function take(Message $message, #[CurrentUser] User $user, TaskOfMessage $take, Said $said): RedirectResponse
