@@ -39,7 +39,7 @@ final readonly class MeetingController
         return view('screens.meetings', [
             'page' => $screen->page($request->integer('row') ?: null),
             'refused' => $request->query('refused') === 'too_large' ? __('meetings.too_large', ['megabytes' => config('nekto.upload_megabytes')]) : null,
-            'imports' => $user->intakes()->where('kind', 'calendar')->latest('id')->limit(3)->get(),
+            'imports' => $user->intakes()->where('kind', 'calendar')->where(static fn ($rows) => $rows->underWay()->orWhereNotNull('why')->orWhereRaw('added + changed + gone + failed > 0'))->latest('id')->limit(3)->get(),
         ]);
     }
 
