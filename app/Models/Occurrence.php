@@ -102,6 +102,12 @@ final class Occurrence extends Model
         return (bool) $this->meeting->calendar->getAttributes()['shown'];
     }
 
+    /** Its name, as long as its calendar is shown; what blocks of a hidden one is only busy. */
+    public function shownName(): string
+    {
+        return $this->isShown() ? $this->summary : __('calendars.hidden');
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {

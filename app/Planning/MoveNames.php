@@ -46,7 +46,7 @@ final readonly class MoveNames
             && RowMapper::withBuffers($occurrence, $loaded->time->user)->overlaps($place));
 
         return $meeting === null ? [] : [
-            'by' => $meeting->summary,
+            'by' => $meeting->shownName(),
             'by_from' => Moments::minute($meeting->starts_at),
             'by_to' => Moments::minute($meeting->ends_at),
         ];

@@ -125,11 +125,7 @@ final readonly class Ribbon
         foreach ($rows as $i => $row) {
             $interval = RowMapper::time($row);
             $block = $row instanceof Block ? $row : null;
-            $text = match (true) {
-                $row instanceof Block => $row->task->shortTitle(),
-                $row->isShown() => $row->summary,
-                default => __('calendars.hidden'),
-            };
+            $text = $row instanceof Block ? $row->task->shortTitle() : $row->shownName();
             $deep = $block?->task->demand === Demand::Deep;
             $left = $place($interval->start);
             $width = $place($interval->end) - $left;

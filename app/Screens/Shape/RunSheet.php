@@ -124,7 +124,7 @@ final readonly class RunSheet
             self::notes($time, $blocks, $entries, $place, $now, $chosen),
             $span->contains($minute) ? $place($minute) : null,
             Times::clock($user, $minute),
-            $occurrences->filter(static fn (Occurrence $one): bool => $one->all_day)->map(static fn (Occurrence $one): string => $one->isShown() ? $one->summary : __('calendars.hidden'))->values()->all(),
+            $occurrences->filter(static fn (Occurrence $one): bool => $one->all_day)->map(static fn (Occurrence $one): string => $one->shownName())->values()->all(),
         );
     }
 
@@ -243,7 +243,7 @@ final readonly class RunSheet
 
         return new SheetMeeting(
             id: $occurrence->id,
-            title: $occurrence->isShown() ? $occurrence->summary : __('calendars.hidden'),
+            title: $occurrence->shownName(),
             place: $occurrence->isShown() ? $occurrence->place : null,
             link: $occurrence->isShown() && $occurrence->ends_at > $now ? $occurrence->link : null,
             hatching: (int) $occurrence->meeting->calendar->getAttributes()['hatching'],

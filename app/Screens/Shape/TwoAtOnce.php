@@ -41,7 +41,7 @@ final readonly class TwoAtOnce
             $start = $places->first($user, $block->task->hoursSet(), $day, $minutes, $now, $blocks->reject(static fn (Block $other): bool => $other->id === $block->id || ! $other->isFixed($now))->values());
             $found[] = new self(
                 $block,
-                $meeting->summary,
+                $meeting->shownName(),
                 Times::range($user, $meeting->starts_at, $meeting->ends_at),
                 Times::range($user, max($block->starts_at, $meeting->starts_at), min($block->ends_at, $meeting->ends_at)),
                 $start === null ? null : Times::clock($user, Moments::minute($start)),

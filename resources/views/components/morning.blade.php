@@ -23,7 +23,7 @@
         @empty<p class="soft">Nothing was left over.</p>
         @endforelse
     @elseif ($step === MorningStep::Holds)
-        @forelse ($morning->meetings as $one)<div class="morning-row"><span class="grow">{{ $one->summary }}</span><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}</span></div>@empty<p class="soft">No meetings.</p>@endforelse
+        @forelse ($morning->meetings as $one)<div class="morning-row"><span class="grow">{{ $one->shownName() }}</span><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}</span></div>@empty<p class="soft">No meetings.</p>@endforelse
         <table class="before-after"><tbody>
             <tr><td>open time</td><td class="strong">{{ Times::duration($gauge->load->open) }}</td></tr>
             <tr><td>load line, {{ $person->margin_percent }} % kept free</td><td class="strong">{{ Times::duration($gauge->load->loadLine) }}</td></tr>

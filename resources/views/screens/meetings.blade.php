@@ -69,7 +69,7 @@
             @foreach ($page->days as $day)
                 <div class="met-day" data-list>
                 @foreach ($day['rows'] as $i => $row)
-                    @php $one = $row->occurrence; $one_id = $one->id; @endphp
+                    @php $one = $row->occurrence; @endphp
                     <div @class(['met-row', 'met-past' => $row->isPast, 'met-chosen' => $row->isChosen, 'met-free' => ! $one->blocks()]) id="occurrence-{{ $one->id }}">
                         <h3 @class(['met-date', 'met-today' => $day['isToday']])>{{ $i === 0 ? $day['label'] : '' }}</h3>
                         <a class="met-tape" href="/meetings?row={{ $one->id }}#occurrence-{{ $one->id }}" tabindex="-1" aria-hidden="true">
@@ -79,7 +79,7 @@
                             @if ($day['isToday'] && $page->nowAt >= 0 && $page->nowAt <= 100)<i class="met-now" style="--l:{{ $page->nowAt }}"></i>@endif
                         </a>
                         <span class="met-when">{{ $row->when }}</span>
-                        <span class="met-title"><a href="/occurrences/{{ $one->id }}">{{ $one->summary }}</a>@if ($one->meeting->ignored)<small>planned over</small>@elseif ($one->private)<small>private</small>@elseif ($one->tentative && ! $row->isOpen && $one->answer === null)<small>not sure</small>@elseif (! $one->blocks() && ! $one->all_day)<small>does not block</small>@endif</span>
+                        <span class="met-title"><a href="/occurrences/{{ $one->id }}">{{ $one->shownName() }}</a>@if ($one->meeting->ignored)<small>planned over</small>@elseif ($one->private)<small>private</small>@elseif ($one->tentative && ! $row->isOpen && $one->answer === null)<small>not sure</small>@elseif (! $one->blocks() && ! $one->all_day)<small>does not block</small>@endif</span>
                         <span class="met-right met-there">@if ($one->link && ! $row->isPast)<a class="link" href="{{ $one->link }}" rel="noopener noreferrer" target="_blank">Join</a>@elseif ($row->before){{ $row->before }} min @endif</span>
                         <span class="met-answer">@if ($row->isAsked && ! $row->isPast)
                             <details class="asks"><summary @class(['met-open' => $row->isOpen])>{{ $row->answer }}</summary><div class="menu"><form method="post" action="/occurrences/{{ $one->id }}/answer">@csrf
@@ -90,6 +90,7 @@
                             @if ($row->prepared === [] && ! $row->isPast)<form method="post" action="/occurrences/{{ $one->id }}/task" class="met-do">@csrf<button class="link" name="when" value="before" aria-label="A task that prepares {{ $one->summary }}">Prepare</button></form>@endif</span>
                         <span class="met-tasks met-right">@foreach ($row->followed as $task)<a href="/tasks/{{ $task['id'] }}">{{ $task['title'] }}</a>@endforeach
                             @if ($row->followed === [])<form method="post" action="/occurrences/{{ $one->id }}/task" class="met-do">@csrf<button class="link" name="when" value="after" aria-label="A task that follows {{ $one->summary }}">Follow</button></form>@endif</span>
+                        <div class="met-do met-more"><form method="post" action="/meetings/{{ $one->meeting_id }}">@csrf @method('patch')<input type="hidden" name="ignored" value="{{ $one->meeting->ignored ? 0 : 1 }}"><button class="link">{{ $one->meeting->ignored ? 'Let it block' : 'Plan over it' }}</button></form></div>
                     </div>
                 @endforeach
                 </div>

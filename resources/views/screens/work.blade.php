@@ -40,7 +40,7 @@
             @php $on = $meeting->occurrence; @endphp
             <section class="work-now work-meeting" aria-labelledby="work-title"><div class="work-body">
                 <p>meeting, {{ Times::range($person, $on->starts_at, $on->ends_at) }}{{ $on->place ? ', '.$on->place : '' }}</p>
-                <h1 id="work-title"><a href="/occurrences/{{ $on->id }}">{{ $on->summary }}</a></h1>
+                <h1 id="work-title"><a href="/occurrences/{{ $on->id }}">{{ $on->shownName() }}</a></h1>
                 <p class="big">{{ Times::duration((int) $now->diffInMinutes($on->ends_at)) }}</p>
                 @if ($meeting->join)<a class="button" href="{{ $meeting->join }}" data-page-key="h" rel="noopener noreferrer" target="_blank">Join it <kbd>H</kbd></a>@endif
                 <form method="post" action="/occurrences/{{ $on->id }}/task">@csrf<button class="button" name="when" value="after">A task that follows from it</button></form>
@@ -55,7 +55,7 @@
                             <h1 id="work-title">{{ $task->title }}</h1>
                             @if ($candidate)@pressure($candidate->pressure())<p>@if ($candidate->due){{ $task->due_hard ? 'due, hard, ' : 'due ' }}{{ Times::when($person, $candidate->due, $now) }}@else no due date @endif @if ($candidate->pressure() !== null) · pressure {{ App\Wording\Figures::pressure($candidate->pressure()) }} @endif · pull {{ $candidate->pull->total() }}</p>@endif</div>
                         <div class="work-left"><p class="big" @if ($isOn) data-runs="{{ $until?->getTimestamp() }}" @endif>{{ $left === null ? '–' : Times::duration($left) }}</p>
-                            <p>@if ($waitsToBegin) until it begins, {{ Times::when($person, $block->starts_at, $now) }} @elseif ($until && $nextMeeting && $until == $nextMeeting->starts_at) left until {{ $nextMeeting->summary }}, {{ Times::clock($person, $until) }} @elseif ($until) left until {{ Times::clock($person, $until) }} @else no block now @endif</p>
+                            <p>@if ($waitsToBegin) until it begins, {{ Times::when($person, $block->starts_at, $now) }} @elseif ($until && $nextMeeting && $until == $nextMeeting->starts_at) left until {{ $nextMeeting->shownName() }}, {{ Times::clock($person, $until) }} @elseif ($until) left until {{ Times::clock($person, $until) }} @else no block now @endif</p>
                             <p>{{ Times::duration($spent) }} done today{{ $task->said === null ? '' : ($remaining ? ', past its estimate' : ', '.Times::duration($task->minutesLeft($now)).' of work left') }}</p></div>
                     </div>
                     <div class="work-buttons">
@@ -85,14 +85,14 @@
             <div class="empty"><h2>Nothing is laid out for now.</h2><p class="soft">{{ $isOver ? 'Nothing more comes today. If that was all, close the day; or lay out more.' : 'What comes is below. Begin it now, or something else from the bank.' }}</p>
                 <p class="actions"><a @class(['button', 'button-main' => $isOver]) href="/close">Close the day</a><a @class(['button', 'button-main' => ! $isOver]) href="/shape">Shape the day</a></p></div>
         @endif
-        <section aria-labelledby="next-title"><div class="section-head"><h2 id="next-title">Next</h2><span class="soft">@if ($nextMeeting){{ Times::duration((int) $now->diffInMinutes($nextMeeting->starts_at)) }} until {{ $nextMeeting->summary }}@endif</span></div>
+        <section aria-labelledby="next-title"><div class="section-head"><h2 id="next-title">Next</h2><span class="soft">@if ($nextMeeting){{ Times::duration((int) $now->diffInMinutes($nextMeeting->starts_at)) }} until {{ $nextMeeting->shownName() }}@endif</span></div>
             <div class="work-next">
                 @forelse ($next as $one)
                     @if ($one instanceof Block)
                         <div class="next-block hue-{{ $one->task->area->hue }}">@spine($one->task->importance->value ?? 0)<div><b>{{ $one->task->title }} @if ($one->anchored)@icon('anchor')@endif</b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}</span></div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span>
                             <form method="post" action="/work/start/{{ $one->task_id }}">@csrf<input type="hidden" name="block" value="{{ $one->id }}"><button class="button" aria-label="Begin {{ $one->task->title }} now">Begin now</button></form></div>
                     @else
-                        <div class="next-block next-meeting"><div><b><a href="/occurrences/{{ $one->id }}">{{ $one->summary }}</a></b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}{{ $one->place ? ', '.$one->place : '' }}</span>@if ($one->link)<a class="link" href="{{ $one->link }}" @if (! $meeting && $one->is($nextMeeting)) data-page-key="h" @endif rel="noopener noreferrer" target="_blank">Join @if (! $meeting && $one->is($nextMeeting))<kbd>H</kbd>@endif</a>@endif</div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span></div>
+                        <div class="next-block next-meeting"><div><b><a href="/occurrences/{{ $one->id }}">{{ $one->shownName() }}</a></b><span class="soft">{{ Times::range($person, $one->starts_at, $one->ends_at) }}{{ $one->place ? ', '.$one->place : '' }}</span>@if ($one->link)<a class="link" href="{{ $one->link }}" @if (! $meeting && $one->is($nextMeeting)) data-page-key="h" @endif rel="noopener noreferrer" target="_blank">Join @if (! $meeting && $one->is($nextMeeting))<kbd>H</kbd>@endif</a>@endif</div><span class="minutes">{{ Times::column((int) $one->starts_at->diffInMinutes($one->ends_at)) }}</span></div>
                     @endif
                 @empty<p class="soft">Nothing more today.</p>
                 @endforelse
