@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $id
  * @property int $user_id
+ * @property int|null $group_id which calendars and areas it belongs with
  * @property int $hours_set_id
  * @property string $name
  * @property string $hue
