@@ -17,7 +17,7 @@ final readonly class Leave
     public const DAYS = 7;
 
     /** Tables that may hold many rows of one account, what refers to others before those. */
-    private const LARGE = ['acts', 'account_notes', 'plan_revisions', 'task_events', 'entries', 'blocks', 'subtasks', 'links', 'attachments', 'reminders', 'outbox_mails', 'occurrences', 'meetings', 'messages', 'tasks'];
+    private const LARGE = ['acts', 'account_notes', 'plan_revisions', 'task_events', 'entries', 'blocks', 'subtasks', 'links', 'attachments', 'reminders', 'outbox_mails', 'occurrences', 'answers', 'meetings', 'messages', 'tasks'];
 
     private const AT_ONCE = 500;
 

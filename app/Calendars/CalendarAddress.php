@@ -45,13 +45,4 @@ final readonly class CalendarAddress
 
         return $target;
     }
-
-    /** How it is shown: whoever knows all of it can read the calendar. */
-    public static function shown(string $url): string
-    {
-        $parts = parse_url($url);
-        $file = basename((string) ($parts['path'] ?? ''));
-
-        return ($parts['host'] ?? '').($file === '' ? '' : '/…/'.mb_substr($file, 0, 8).(mb_strlen($file) > 8 ? '…' : ''));
-    }
 }

@@ -16,7 +16,7 @@ final readonly class Facts
     /**
      * @param  bool  $isFree  it takes nobody's time, by what it says itself
      * @param  bool  $isTentative  it is not sure that it will be
-     * @param  string|null  $partstat  the owner's own, in capitals; null: the owner was not asked
+     * @param  string|null  $partstat  the owner's own, in capitals; null: nobody asked
      * @param  string|null  $organizer  mail address, in lower case
      * @param  string|null  $link  to join it
      */
@@ -50,7 +50,7 @@ final readonly class Facts
             $word('TRANSP') === '' ? in_array($status, self::FREE, true) : $word('TRANSP') === 'TRANSPARENT',
             $word('STATUS') === 'TENTATIVE' || ($word('STATUS') === '' && $status === 'TENTATIVE'),
             in_array($word('CLASS'), ['PRIVATE', 'CONFIDENTIAL'], true),
-            self::partstat($lines['ATTENDEE'] ?? [], $own),
+            $organizer !== null && array_intersect(self::addresses($organizer), $own) !== [] ? null : self::partstat($lines['ATTENDEE'] ?? [], $own), // who calls a meeting asks himself nothing
             $organizer === null ? null : self::mailbox($organizer),
             isset($lines[JoinLink::PROPERTY]) ? mb_substr(trim($lines[JoinLink::PROPERTY][0]->value), 0, JoinLink::LONGEST) : null,
             (int) $word('SEQUENCE'),

@@ -9,6 +9,7 @@ use App\ICalendar\UnreadableCalendar;
 use App\Models\Meeting;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 
 /** Expands repeating meetings further as time goes on. */
 final readonly class ExtendMeetings
@@ -20,6 +21,7 @@ final readonly class ExtendMeetings
 
     public function __invoke(User $user, CarbonImmutable $now): void
     {
+        ReadAgain::ifNeeded($user);
         $reader = TakeEvents::reader($user, $now);
         /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
         $meetings = $user->meetings()->whereNull('gone_at')->where('expanded_until', '<', $now->addDays(self::DAYS))->orderBy('id')->limit(self::AT_ONCE)->get();
@@ -31,7 +33,8 @@ final readonly class ExtendMeetings
     private function expand(Meeting $meeting, EventReader $reader, CarbonImmutable $now): void
     {
         try {
-            StoreMeeting::now($meeting, TakeEvents::read($reader, new EventGroup($meeting->uid, 0, $meeting->source)), $now);
+            $draft = TakeEvents::read($reader, new EventGroup($meeting->uid, 0, $meeting->source));
+            DB::transaction(static fn () => StoreMeeting::now($meeting, $draft, $now));
         } catch (UnreadableCalendar|NeverComesRound $error) {
             report($error); // it could be read once: keep what it gave then
             $meeting->update(['expanded_until' => null]);

@@ -44,6 +44,7 @@ use Nekto\Core\Plan\DayBegins;
  * @property int $rhythm_after so many stretches of work
  * @property string|null $morning_on Y-m-d, the day whose morning run is over
  * @property string|null $looked_after_at UTC, as it is stored: the minute whose work the worker has done
+ * @property string|null $read_as of its zone and addresses, as whose its meetings were read
  * @property string $password its hash
  * @property string|null $second_secret of the second factor, encrypted
  * @property CarbonImmutable|null $second_since UTC; null: there is no second factor, or none that was confirmed
@@ -68,7 +69,7 @@ final class User extends Authenticatable
     /** A new account's settings, until they are stored and read back. */
     protected $attributes = [
         'second_secret' => null, 'second_since' => null, 'second_step' => null, 'recovery' => null, 'idle_minutes' => null, 'leaves_at' => null,
-        'looked_after_at' => null, 'zone' => 'UTC', 'margin_percent' => 20, 'buffer_before' => 0, 'buffer_after' => 0, 'lunch_from' => null,
+        'looked_after_at' => null, 'read_as' => null, 'zone' => 'UTC', 'margin_percent' => 20, 'buffer_before' => 0, 'buffer_after' => 0, 'lunch_from' => null,
         'lunch_to' => null, 'deep_limit' => 240, 'estimates' => 'typed', 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm', 'least_piece' => 30, 'offer_anew' => 480, 'day_begins' => 'pull', 'best_hours' => null, 'month_first' => false, 'carry_picks' => true,
         'mend_asks' => false, 'reminds' => 'meetings,blocks,due,waiting,close', 'remind_before' => 5, 'remind_mail' => false, 'close_at' => 1035, 'sound' => true,
         'rhythm_work' => null, 'rhythm_break' => 10, 'rhythm_long' => 30, 'rhythm_after' => 4, 'morning_on' => null,

@@ -12,7 +12,7 @@ final class Guarded
      * them. What is the person's text, or says where a row comes from, stays; so does what only the worker keeps.
      */
     public const TABLES = [
-        'users' => ['name', 'email', 'password', 'remember_token', 'addresses', 'morning_on', 'looked_after_at', 'second_secret', 'second_since', 'second_step', 'recovery', 'idle_minutes', 'leaves_at', 'created_at', 'updated_at'],
+        'users' => ['name', 'email', 'password', 'remember_token', 'addresses', 'morning_on', 'looked_after_at', 'read_as', 'second_secret', 'second_since', 'second_step', 'recovery', 'idle_minutes', 'leaves_at', 'created_at', 'updated_at'],
         'hours_sets' => ['user_id', 'created_at', 'updated_at'],
         'hours_exceptions' => ['hours_set_id'],
         'calendar_groups' => ['user_id'],

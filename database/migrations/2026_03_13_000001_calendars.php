@@ -67,6 +67,7 @@ return new class extends Migration
             $table->unique(['calendar_id', 'uid']);
             $table->index(['user_id', 'uid']);
             $table->index(['user_id', 'expanded_until']);
+            $table->index('gone_at');
         });
         Schema::table('occurrences', function (Blueprint $table): void {
             $table->string('instance', 20)->default(''); // of a series: which of its instances, by the start its rule gave, UTC
@@ -94,6 +95,7 @@ return new class extends Migration
         Schema::table('reminders', static fn (Blueprint $table) => $table->text('link')->nullable());
         Schema::table('messages', static fn (Blueprint $table) => $table->unsignedBigInteger('meeting_id')->nullable()); // what it says to the calendar
         Schema::table('plan_revisions', static fn (Blueprint $table) => $table->json('went')->nullable()); // meetings that are no more in their calendar, by name
+        Schema::table('users', static fn (Blueprint $table) => $table->string('read_as', 64)->nullable()); // in which zone and under which addresses the meetings were read
         DB::table('users')->update(['reminds' => DB::raw("case when reminds = '' then 'meetings' else 'meetings,' || reminds end")]);
         DB::statement("insert into calendars (user_id, kind, name, file_name, fetched_at, created_at, updated_at)
             select user_id, 'file', 'Calendar', (select name from intakes i where i.user_id = m.user_id and i.kind = 'calendar' order by id desc limit 1), max(updated_at), min(created_at), max(updated_at) from meetings m group by user_id");
@@ -111,6 +113,7 @@ return new class extends Migration
     public function down(): void
     {
         DB::unprepared('drop trigger if exists prospects_meetings_update');
+        Schema::table('users', static fn (Blueprint $table) => $table->dropColumn('read_as'));
         Schema::table('messages', static fn (Blueprint $table) => $table->dropColumn('meeting_id'));
         Schema::table('plan_revisions', static fn (Blueprint $table) => $table->dropColumn('went'));
         Schema::table('reminders', static fn (Blueprint $table) => $table->dropColumn('link'));
@@ -127,6 +130,7 @@ return new class extends Migration
             $table->dropUnique(['calendar_id', 'uid']);
             $table->dropIndex(['user_id', 'uid']);
             $table->dropIndex(['user_id', 'expanded_until']);
+            $table->dropIndex(['gone_at']);
             $table->dropColumn(['calendar_id', 'gone_at', 'missing', 'messaged', 'organizer', 'sequence', 'invited']);
         });
         Schema::dropIfExists('calendars');

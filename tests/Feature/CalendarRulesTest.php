@@ -137,6 +137,7 @@ final class CalendarRulesTest extends FeatureTestCase
         self::assertSame('TENTATIVE', $facts('ATTENDEE;PARTSTAT=TENTATIVE:urn:uuid:7B1C'));
         self::assertSame('NEEDS-ACTION', $facts('ATTENDEE;CN="Moura, Ines":mailto:ines@example.org'));
         self::assertNull($facts('ATTENDEE;PARTSTAT=DECLINED:mailto:wim@example.org'));
+        self::assertNull(Facts::of(['ORGANIZER' => [Line::read('ORGANIZER:mailto:ines@example.org')], 'ATTENDEE' => [Line::read('ATTENDEE:mailto:ines@example.org')]], ['ines@example.org'])->partstat, 'one’s own meeting'); // @phpstan-ignore argument.type
     }
 
     #[Test]
@@ -167,7 +168,6 @@ final class CalendarRulesTest extends FeatureTestCase
         self::assertSame('https://calendars.example/a.ics', CalendarAddress::of(' webcal://calendars.example/a.ics ')->url);
         self::assertSame('https://calendars.example/a.ics', CalendarAddress::of('calendars.example/a.ics#x')->url);
         self::assertSame('xn--caf-dma.example', CalendarAddress::of('https://café.example/a.ics')->host);
-        self::assertSame('calendars.example/…/5f2c91d4…', CalendarAddress::shown('https://calendars.example/feed/secret/5f2c91d4e8.ics'));
         $this->expectException(NotFetched::class);
         CalendarAddress::of('https://calendars.example/a')->to('http://calendars.example/a');
     }

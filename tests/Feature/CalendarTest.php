@@ -8,6 +8,8 @@ use App\Intake\TakeIn;
 use App\Meetings\TakeEvents;
 use App\Models\Answer;
 use App\Models\Occurrence;
+use App\Models\RevisionCause;
+use App\Undo\Journal;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
@@ -151,6 +153,38 @@ final class CalendarTest extends FeatureTestCase
         $this->artisan('nekto:minute')->assertSuccessful();
 
         self::assertGreaterThan($last, (string) Occurrence::query()->max('starts_at'));
+    }
+
+    #[Test]
+    public function who_moves_to_another_zone_has_whole_days_and_floating_times_there(): void
+    {
+        $this->bringIn(['BEGIN:VEVENT', 'UID:1', 'SUMMARY:Fair', 'DTSTART;VALUE=DATE:20260312', 'END:VEVENT', 'BEGIN:VEVENT', 'UID:2', 'SUMMARY:Bells', 'DTSTART:20260312T120000', 'DURATION:PT1H', 'END:VEVENT']);
+        $this->artisan('nekto:minute');
+        $ids = Occurrence::query()->pluck('id')->all();
+
+        app(Journal::class)->record($this->ines, RevisionCause::Changed, now()->toImmutable(), fn () => $this->ines->update(['zone' => 'America/New_York']));
+        $this->at('2026-03-11 08:01');
+        $this->artisan('nekto:minute')->assertSuccessful();
+        self::assertSame(['2026-03-12 04:00', '2026-03-12 16:00'], Occurrence::query()->orderBy('starts_at')->get()->map(static fn (Occurrence $one): string => $one->starts_at->format('Y-m-d H:i'))->all());
+        self::assertSame($ids, Occurrence::query()->pluck('id')->all());
+
+        $this->post('/plan/undo');
+        $this->at('2026-03-11 08:02');
+        $this->artisan('nekto:minute');
+        self::assertSame('2026-03-12 00:00', Occurrence::query()->orderBy('starts_at')->firstOrFail()->starts_at->format('Y-m-d H:i'));
+    }
+
+    #[Test]
+    public function what_lies_before_the_window_is_history_and_stays(): void
+    {
+        $weekly = ['BEGIN:VEVENT', 'UID:1', 'SUMMARY:Committee', 'DTSTART:20260211T090000Z', 'DURATION:PT1H', 'RRULE:FREQ=WEEKLY', 'END:VEVENT'];
+        $this->bringIn($weekly);
+        $this->at('2026-06-20 08:00');
+        $weekly[2] = 'SUMMARY:Board';
+        $this->bringIn($weekly);
+
+        $by = Occurrence::query()->orderBy('starts_at')->get();
+        self::assertSame(['2026-02-11 Committee', '2026-04-15 Committee', '2026-04-22 Board'], [$by[0]?->starts_at->format('Y-m-d ').$by[0]?->summary, $by[9]?->starts_at->format('Y-m-d ').$by[9]?->summary, $by[10]?->starts_at->format('Y-m-d ').$by[10]?->summary]);
     }
 
     #[Test]

@@ -177,6 +177,19 @@ final class FollowedCalendarTest extends FeatureTestCase
     }
 
     #[Test]
+    public function what_has_been_gone_for_long_is_cleared_away_and_what_was_held_is_not(): void
+    {
+        $this->server->shelf->remove('museum', 'proofs');
+        $this->at('2026-03-11 16:00');
+        $this->server->shelf->remove('museum', 'committee');
+        $this->look();
+        $this->at('2026-05-20 08:00');
+        $this->artisan('nekto:minute');
+
+        self::assertSame(['Loans committee'], \Illuminate\Support\Facades\DB::table('occurrences')->pluck('summary')->all());
+    }
+
+    #[Test]
     public function an_address_that_is_none_is_refused_where_it_was_typed(): void
     {
         foreach (['' => 'This is no address', 'ftp://example.org/a.ics' => 'This is no address', 'https://' => 'This is no address', 'javascript:alert(1)' => 'This is no address', "https://a b.example/\nx" => 'This is no address', $this->server->address('museum') => 'is followed already: Museum'] as $address => $said) {

@@ -51,6 +51,24 @@ final class RemindTest extends FeatureTestCase
     }
 
     #[Test]
+    public function a_meeting_is_announced_in_time_to_get_there_with_the_address_to_join_it(): void
+    {
+        $this->meeting('Loans committee', '2026-03-11 11:00', '2026-03-11 12:00');
+        $this->ines->occurrences()->update(['link' => 'https://video.example.org/room/7', 'place' => 'Board room']);
+        $this->ines->meetings()->update(['lead_minutes' => 15]);
+        $this->ines->update(['remind_mail' => true]);
+
+        $this->at('2026-03-11 10:44');
+        self::assertSame([], $this->said());
+        $this->at('2026-03-11 10:45');
+        self::assertSame(['Loans committee: 11:00–12:00, Board room.'], $this->said());
+        self::assertStringContainsString('https://video.example.org/room/7', $this->ines->outboxMails()->sole()->body);
+
+        $this->ines->calendars()->update(['blocks' => 'none']);
+        self::assertSame([], $this->said('second'), 'what keeps no time free is not announced');
+    }
+
+    #[Test]
     public function a_block_that_moved_is_announced_at_its_new_time(): void
     {
         $block = $this->block($this->task('Essay'), '2026-03-11 09:00', '2026-03-11 10:00');

@@ -10,6 +10,7 @@ use App\Catch\ReadMailbox;
 use App\Files\Tidy;
 use App\Intake\Intakes;
 use App\Meetings\ExtendMeetings;
+use App\Meetings\TidyGone;
 use App\Models\User;
 use App\Planning\Mend;
 use App\Planning\NextWake;
@@ -66,6 +67,7 @@ final class Minute extends Command
         $this->lookAnew($prospects, $now);
         $tidy($now);
         Thin::some($now);
+        TidyGone::some($now);
         Once::forgetOld($now);
         Intakes::takeUpAgain($now);
         Heartbeat::finish($now);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Screens\Meetings;
 
-use App\Calendars\CalendarAddress;
 use App\Models\Answer;
 use App\Models\Calendar;
 use App\Models\CalendarKind;
@@ -183,7 +182,7 @@ final readonly class MeetingsScreen
             $calendar->kind === CalendarKind::Here => __('calendars.state.here', ['entries' => $count]),
             $calendar->fetched_at === null => $calendar->why === null ? __('calendars.state.first') : __('calendars.state.never'),
             $calendar->why !== null => __('calendars.state.failing', ['when' => $when($calendar->fetched_at), 'entries' => $count]),
-            default => __('calendars.state.address', ['when' => $when($calendar->fetched_at), 'next' => $when($calendar->next_at), 'entries' => $count, 'host' => CalendarAddress::shown((string) $calendar->address)]),
+            default => __('calendars.state.address', ['when' => $when($calendar->fetched_at), 'next' => $when($calendar->next_at), 'entries' => $count]),
         };
     }
 }

@@ -9,7 +9,7 @@
     <br>
     <div class="progress" role="progressbar" aria-label="Taken in" aria-valuemin="0" aria-valuemax="100" aria-valuenow="{{ $import->percent() }}"><i style="--w:{{ $import->percent() }}"></i></div>
     @if ($import->why)<p class="warning" role="alert">{{ $import->why }}</p>@endif
-    <p class="import-counts" role="status">{{ number_format($import->added) }} new, @if ($import->kind === 'calendar'){{ number_format($import->changed) }} changed, @endif{{ number_format($import->same()) }} as they were{{ $import->failed ? ', '.number_format($import->failed).' not read' : '' }}.</p>
+    <p class="import-counts" role="status">{{ number_format($import->added) }} new, @if ($import->kind === 'calendar'){{ number_format($import->changed) }} changed, {{ $import->gone ? number_format($import->gone).' gone, ' : '' }}@endif{{ number_format($import->same()) }} as they were{{ $import->failed ? ', '.number_format($import->failed).' not read' : '' }}.</p>
     @if ($isUnderWay)
         <p class="soft" data-watch>It goes on by itself, also when this page is left.</p>
         <noscript><p><a class="button" href="{{ request()->getPathInfo() }}">Look again</a></p></noscript>
