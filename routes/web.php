@@ -217,7 +217,6 @@ Route::middleware(['auth', 'still', 'given', 'mend', 'once'])->group(function ()
     Route::patch('/meetings/{meeting}', [MeetingController::class, 'update'])->name('meetings.update');
     Route::get('/meetings/imports/{import}', [MeetingController::class, 'show'])->name('imports.show');
     Route::post('/calendars', [CalendarController::class, 'follow'])->name('calendars.follow')->middleware('throttle:fetch');
-    Route::post('/calendars/here', [CalendarController::class, 'here'])->name('calendars.here');
     Route::post('/calendars/fetch', [CalendarController::class, 'fetchAll'])->name('calendars.fetch-all')->middleware('throttle:fetch');
     Route::get('/calendars/{calendar}', [CalendarController::class, 'show'])->name('calendars.show');
     Route::patch('/calendars/{calendar}', [CalendarController::class, 'update'])->name('calendars.update');

@@ -36,9 +36,6 @@ final readonly class TakeMail implements Steps
     /** Seconds for what a message says to the calendar. */
     private const CALENDAR = 5;
 
-    /** Bytes of it: it is about a meeting, not a year of them. */
-    private const LARGEST = 500_000;
-
     public function __construct(private KeepFile $files, private TakeMessage $meetings) {}
 
     public function cut(Intake $intake, CarbonImmutable $now): void
@@ -93,7 +90,7 @@ final readonly class TakeMail implements Steps
     private function meeting(Intake $intake, ReadMail $mail, CarbonImmutable $now): void
     {
         $calendar = $mail->calendar();
-        if ($calendar === null || strlen($calendar) > self::LARGEST) {
+        if ($calendar === null || strlen($calendar) > TakeMessage::LARGEST) {
             return;
         }
         try {

@@ -20,7 +20,7 @@ interface Steps
     /** Takes the next parts; the row's counts say how far it came. */
     public function take(Intake $intake, CarbonImmutable $now): void;
 
-    /** All parts are taken. */
+    /** All parts are taken. It may be called twice, if the worker died over it. */
     public function finished(Intake $intake, CarbonImmutable $now): void;
 
     /** It was put aside, and why. */

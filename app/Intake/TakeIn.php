@@ -79,6 +79,12 @@ final class TakeIn implements ShouldQueue
             } else {
                 TimeLimit::run(self::TAKING, static fn () => $steps->take($intake, $now));
             }
+            if ($intake->stage === IntakeStage::Taking && $intake->taken >= $intake->total) {
+                $steps->finished($intake, $now); // before it is said: if the worker dies over it, it is done again
+                $intake->fill(['stage' => IntakeStage::Finished, 'finished_at' => $now]);
+                Parts::forget($intake);
+                $intake->save();
+            }
         } catch (TookTooLong) {
             self::putAside($intake, __('files.too_long'));
         } catch (UnreadableFile|UnreadableCalendar $error) {
@@ -91,12 +97,6 @@ final class TakeIn implements ShouldQueue
                 return false;
             }
             self::putAside($intake, __('files.fault'));
-        }
-        if ($intake->stage === IntakeStage::Taking && $intake->taken >= $intake->total) {
-            $intake->fill(['stage' => IntakeStage::Finished, 'finished_at' => $now])->save();
-            $steps->finished($intake, $now);
-            Parts::forget($intake);
-            $intake->save();
         }
 
         return $intake->stage->isUnderWay();

@@ -28,6 +28,9 @@ final readonly class TakeMessage
     /** Methods that change meetings. */
     private const METHODS = ['REQUEST', 'CANCEL', 'ADD', 'PUBLISH'];
 
+    /** Bytes of one message: it is about a meeting, not a year of them. */
+    public const LARGEST = 500_000;
+
     /** Meetings of one message. */
     private const MOST = 50;
 

@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property int $id
  * @property int $user_id
- * @property string $kind calendar, mail or tasks
+ * @property string $kind calendar, message, mail or tasks
  * @property IntakeStage $stage
  * @property string $name of the file
  * @property string|null $format of tasks; of a calendar, whether it is whole

@@ -8,6 +8,7 @@ use App\Accounts\KnownBrowser;
 use App\Accounts\Persons;
 use App\Calendars\Fetch;
 use App\Calendars\PublicHost;
+use App\Calendars\TakeMessageFile;
 use App\Catch\TakeMail;
 use App\Edits\TaskHistory;
 use App\Edits\WorkBegun;
@@ -72,6 +73,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->bindOwnRows();
         $this->app->bind('intake.calendar', TakeEvents::class);
         $this->app->bind(Fetch::class, static fn (): Fetch => new Fetch(new NativeHttpClient, PublicHost::configured(), 1_000_000 * (int) config('nekto.upload_megabytes')));
+        $this->app->bind('intake.message', TakeMessageFile::class);
         $this->app->bind('intake.mail', TakeMail::class);
         $this->app->bind('intake.tasks', TakeFile::class);
         // What a page looks at is read once in a request; the present and the person are those of the request.

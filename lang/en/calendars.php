@@ -28,7 +28,6 @@ return [
     'removed' => ':name is removed; what was held stays in your accounts.',
     'group_saved' => ':name is saved.',
     'group_removed' => 'The group is gone; its calendars stay.',
-    'made' => ':name is kept here.',
     'minutes' => 'Write minutes from 0 to 480, or nothing for the usual buffer.',
     'name' => 'Give it a name.',
     'group_name' => 'Give the group a name of its own.',

@@ -31,7 +31,7 @@ return [
     ],
     'answered' => ':answer: :title. The answer is in your outbox.',
     'not_asked' => 'Nobody waits for an answer to this meeting.',
-    'message_taken' => 'It is in your calendar: :title.',
+    'message_too_large' => 'This is a message about a meeting, and too large for one.',
     'message_unread' => 'What “:subject” says to the calendar was not taken: :why',
     'message_nothing' => 'The message changes no meeting: it is older than what is known, or of another organizer.',
     'line_left_out' => 'this line is no calendar property and was left out: “:words”',

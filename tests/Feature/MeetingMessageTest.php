@@ -142,7 +142,8 @@ final class MeetingMessageTest extends FeatureTestCase
     #[Test]
     public function a_message_that_came_as_a_file_is_taken_as_one(): void
     {
-        $this->post('/meetings', ['calendar' => UploadedFile::fake()->createWithContent('invite.ics', $this->calendar('REQUEST', self::WEEKLY))])->assertSessionHas('status', 'It is in your calendar: Committee.');
+        $this->post('/meetings', ['calendar' => UploadedFile::fake()->createWithContent('invite.ics', $this->calendar('REQUEST', self::WEEKLY))])->assertRedirect();
+        $this->get('/meetings/imports/'.$this->ines->intakes()->latest('id')->value('id'))->assertSee('1 new');
         $this->post('/meetings', ['calendar' => UploadedFile::fake()->createWithContent('cancel.ics', $this->calendar('CANCEL', ['RECURRENCE-ID:20260318T140000Z', 'DTSTART:20260318T140000Z']))]);
 
         self::assertSame(['Wed 11 14:00 Committee ?', 'Wed 25 14:00 Committee ?'], $this->meetings());

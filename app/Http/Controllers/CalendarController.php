@@ -40,13 +40,6 @@ final readonly class CalendarController
         return redirect('/meetings')->with('status', __('calendars.followed'));
     }
 
-    public function here(#[CurrentUser] User $user): RedirectResponse
-    {
-        $calendar = Calendars::here($user);
-
-        return redirect("/calendars/{$calendar->id}")->with('status', __('calendars.made', ['name' => $calendar->name]));
-    }
-
     public function update(CalendarEditRequest $request, Calendar $calendar, #[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse
     {
         $address = $calendar->kind === CalendarKind::Address && $request->address()?->url !== $calendar->address ? $request->address() : null;

@@ -10,9 +10,7 @@ use App\Edits\TaskDraft;
 use App\Http\Requests\CalendarRequest;
 use App\Http\Requests\MeetingRequest;
 use App\ICalendar\CalendarSplitter;
-use App\ICalendar\UnreadableCalendar;
 use App\Intake\Intakes;
-use App\Meetings\NeverComesRound;
 use App\Meetings\TakeMessage;
 use App\Models\Intake;
 use App\Models\Meeting;
@@ -32,8 +30,6 @@ use Illuminate\View\View;
 /** Meetings and the calendar files they come from. */
 final readonly class MeetingController
 {
-    public function __construct(private TakeMessage $messages) {}
-
     public function index(Request $request, #[CurrentUser] User $user, MeetingsScreen $screen): View
     {
         return view('screens.meetings', [
@@ -51,7 +47,7 @@ final readonly class MeetingController
         $refused = match (true) {
             ! CalendarSplitter::isCalendar($text) => __('meetings.not_a_calendar'),
             $into === null && stripos($text, 'BEGIN:VEVENT') === false => __('meetings.no_events'),
-            $into === null && Calendars::isFull($user) => __('calendars.too_many', ['count' => Calendars::MOST]),
+            $into === null && Calendars::isFull($user) && ! TakeMessage::isOne($text) => __('calendars.too_many', ['count' => Calendars::MOST]),
             Intakes::isFull($user) => __('files.too_many', ['count' => Intakes::MOST]),
             default => null,
         };
@@ -59,25 +55,10 @@ final readonly class MeetingController
             return back()->withErrors(['calendar' => $refused]);
         }
         $name = mb_scrub($file->getClientOriginalName());
-        if (TakeMessage::isOne($text)) {
-            return back()->with($this->message($user, $text));
-        }
         $now = Clock::now();
-        $import = Calendars::take($into ?? Calendars::ofFile($user, $name, $now), $name, $text, $now);
+        $import = TakeMessage::isOne($text) ? Intakes::begin($user, 'message', $name, $text) : Calendars::take($into ?? Calendars::ofFile($user, $name, $now), $name, $text, $now);
 
         return redirect("/meetings/imports/{$import->id}");
-    }
-
-    /** @return array<string, string> to be flashed */
-    private function message(User $user, string $text): array
-    {
-        try {
-            $meeting = ($this->messages)($user, $text, static fn () => Calendars::here($user), Clock::now());
-        } catch (UnreadableCalendar|NeverComesRound $error) {
-            return ['status' => ucfirst($error->getMessage()).'.'];
-        }
-
-        return ['status' => $meeting === null ? __('meetings.message_nothing') : __('meetings.message_taken', ['title' => $meeting->summary])];
     }
 
     /** How far a file has come, of whatever kind; the page looks again by itself. */

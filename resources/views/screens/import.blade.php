@@ -1,9 +1,10 @@
 @php
     use App\Models\IntakeStage;
     $isUnderWay = $import->stage->isUnderWay();
-    $back = ['calendar' => ['/meetings', 'All meetings'], 'mail' => ['/gather/mailbox', 'The mailbox'], 'tasks' => ['/gather/files', 'Files']][$import->kind];
+    $isCalendar = in_array($import->kind, ['calendar', 'message'], true);
+    $back = ['calendar' => ['/meetings', 'All meetings'], 'message' => ['/meetings', 'All meetings'], 'mail' => ['/gather/mailbox', 'The mailbox'], 'tasks' => ['/gather/files', 'Files']][$import->kind];
 @endphp
-<x-layout title="Bringing in {{ $import->name }}" :at="$import->kind === 'calendar' ? 'meetings' : null" :station="$import->kind === 'calendar' ? null : 'gather'">
+<x-layout title="Bringing in {{ $import->name }}" :at="$isCalendar ? 'meetings' : null" :station="$isCalendar ? null : 'gather'">
     <div class="title-row"><h1>{{ $import->name }}</h1><x-says /></div>
     <div @class(['section-head', 'section-warn' => $import->problems !== [] || $import->stage === IntakeStage::Aside])><h2>{{ ['waiting' => 'Being read', 'taking' => 'Being brought in', 'ready' => 'Read', 'finished' => 'Brought in', 'aside' => 'Put aside'][$import->stage->value] }}</h2><span class="soft">{{ number_format($import->taken) }} of {{ number_format($import->total) }}</span></div>
     <br>
@@ -14,7 +15,7 @@
         <p class="soft" data-watch>It goes on by itself, also when this page is left.</p>
         <noscript><p><a class="button" href="{{ request()->getPathInfo() }}">Look again</a></p></noscript>
     @else
-        <div class="actions"><a class="button button-main" href="{{ $import->kind === 'calendar' ? '/shape' : '/gather' }}">{{ $import->kind === 'calendar' ? 'To today' : 'To Gather' }}</a><a class="button" href="{{ $back[0] }}">{{ $back[1] }}</a></div>
+        <div class="actions"><a class="button button-main" href="{{ $isCalendar ? '/shape' : '/gather' }}">{{ $isCalendar ? 'To today' : 'To Gather' }}</a><a class="button" href="{{ $back[0] }}">{{ $back[1] }}</a></div>
     @endif
     @if ($import->problems)
         <div class="section-head section-warn"><h2>Could not be read</h2><span class="soft">the rest was taken</span></div>
