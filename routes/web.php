@@ -214,6 +214,7 @@ Route::middleware(['auth', 'still', 'given', 'mend', 'once'])->group(function ()
 
     Route::get('/meetings', [MeetingController::class, 'index'])->name('meetings.index');
     Route::post('/meetings', [MeetingController::class, 'store'])->name('meetings.store')->middleware('throttle:upload');
+    Route::get('/meetings/{meeting}', [MeetingController::class, 'at'])->name('meetings.at')->whereNumber('meeting');
     Route::patch('/meetings/{meeting}', [MeetingController::class, 'update'])->name('meetings.update');
     Route::get('/meetings/imports/{import}', [MeetingController::class, 'show'])->name('imports.show');
     Route::post('/calendars', [CalendarController::class, 'follow'])->name('calendars.follow')->middleware('throttle:fetch');

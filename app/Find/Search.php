@@ -35,7 +35,21 @@ final class Search
         }
         usort($found, static fn (array $a, array $b): int => $b[0] <=> $a[0] ?: $b[1]['id'] <=> $a[1]['id']);
 
-        return array_column(array_slice($found, 0, self::MOST), 1);
+        return self::there($user, array_column(array_slice($found, 0, self::MOST), 1));
+    }
+
+    /**
+     * Meetings that are gone from their calendar, and were never held, are not found.
+     *
+     * @param  list<array{kind: string, id: int, title: string, body: string}>  $found
+     * @return list<array{kind: string, id: int, title: string, body: string}>
+     */
+    private static function there(User $user, array $found): array
+    {
+        $meetings = array_column(array_filter($found, static fn (array $one): bool => $one['kind'] === 'meetings'), 'id');
+        $there = $meetings === [] ? [] : $user->occurrences()->whereIn('meeting_id', $meetings)->distinct()->pluck('meeting_id')->all();
+
+        return array_values(array_filter($found, static fn (array $one): bool => $one['kind'] !== 'meetings' || in_array($one['id'], $there, true)));
     }
 
     /**

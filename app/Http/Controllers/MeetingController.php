@@ -61,6 +61,14 @@ final readonly class MeetingController
         return redirect("/meetings/imports/{$import->id}");
     }
 
+    /** A meeting at its next time, or at its last. */
+    public function at(Meeting $meeting): RedirectResponse
+    {
+        $time = $meeting->occurrences()->where('ends_at', '>', Clock::now())->orderBy('starts_at')->first() ?? $meeting->occurrences()->orderByDesc('starts_at')->first();
+
+        return redirect($time === null ? '/meetings' : "/occurrences/{$time->id}");
+    }
+
     /** How far a file has come, of whatever kind; the page looks again by itself. */
     public function show(Intake $import): View
     {

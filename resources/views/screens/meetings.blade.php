@@ -71,7 +71,7 @@
                 @foreach ($day['rows'] as $i => $row)
                     @php $one = $row->occurrence; @endphp
                     <div @class(['met-row', 'met-past' => $row->isPast, 'met-chosen' => $row->isChosen, 'met-free' => ! $one->blocks()]) id="occurrence-{{ $one->id }}">
-                        <h3 @class(['met-date', 'met-today' => $day['isToday']])>{{ $i === 0 ? $day['label'] : '' }}</h3>
+                        @if ($i === 0)<h3 @class(['met-date', 'met-today' => $day['isToday']])>{{ $day['label'] }}</h3>@else<span class="met-date"></span>@endif
                         <a class="met-tape" href="/meetings?row={{ $one->id }}#occurrence-{{ $one->id }}" tabindex="-1" aria-hidden="true">
                             @foreach ($page->line as [$left, $width, $solid])<i @class(['met-line', 'met-dots' => ! $solid]) style="--l:{{ $left }};--w:{{ $width }}"></i>@endforeach
                             @if ($row->gap)<i class="met-gap" style="--l:{{ $row->gap[0] }};--w:{{ $row->gap[1] }}"></i>@endif

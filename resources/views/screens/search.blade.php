@@ -5,6 +5,6 @@
     @if ($words !== '' && $found === [])<div class="empty"><h2>Nothing found.</h2><p class="soft">Try fewer or other words.</p></div>@endif
     <ul class="inbox" data-list>@foreach ($found as $one)
         <li id="found-{{ $one['kind'] }}-{{ $one['id'] }}"><span class="pick"></span><span class="when soft">{{ ['tasks' => 'task', 'projects' => 'project', 'messages' => 'mail', 'meetings' => 'meeting'][$one['kind']] }}</span><span class="source"></span><span class="swatch"></span>
-            <span class="what"><a href="{{ ['tasks' => '/tasks/', 'projects' => '/projects/', 'messages' => '/messages/', 'meetings' => '/meetings#'][$one['kind']] }}{{ $one['kind'] === 'meetings' ? '' : $one['id'] }}" data-row>{{ $one['title'] }}</a> <span class="soft">{{ $one['body'] }}</span></span><span class="facts"></span></li>
+            <span class="what"><a href="{{ ['tasks' => '/tasks/', 'projects' => '/projects/', 'messages' => '/messages/', 'meetings' => '/meetings/'][$one['kind']] }}{{ $one['id'] }}" data-row>{{ $one['title'] }}</a> <span class="soft">{{ $one['body'] }}</span></span><span class="facts"></span></li>
     @endforeach</ul>
 </x-layout>
