@@ -41,7 +41,8 @@ async function left(page, words, isOn = true) {
 }
 
 for (const [name, of] of Object.entries(hands)) {
-    test(`a morning's books balance to the minute, by ${name}`, async ({ page }) => {
+    const either = name === 'keys' || process.env.NEKTO_LONG ? test : test.skip // by pointer the same is sent
+    either(`a morning's books balance to the minute, by ${name}`, async ({ page }) => {
         const hand = of(page)
         await left(page, '1 h 15') // an hour and a half was said, the clock runs since 10:05
 
