@@ -41,7 +41,42 @@ const children = (pid) => readFileSync(`/proc/${pid}/task/${pid}/children`, 'utf
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]
 const at95 = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length * 0.95)]
 
+/** What a person's pages and changes take for so many seconds, in milliseconds, and the answers that were none. */
+async function working(cookie, seconds) {
+    const times = { page: [], change: [] }
+    const faults = []
+    const until = Date.now() + 1000 * seconds
+    for (let i = 0; Date.now() < until; i++) {
+        const kind = i % 3 === 2 ? 'change' : 'page'
+        const answer = kind === 'page' ? await ask(i % 2 ? '/shape' : '/gather', { cookie }) : await ask('/gather', { cookie, fields: { lines: `Ring ${i}` } })
+        answer.status === 200 || (kind === 'change' && answer.status === 302) ? times[kind].push(answer.ms) : faults.push(answer.status)
+        await pause(150)
+    }
+    return { ...times, faults }
+}
+
 const runs = {
+    async calendar() {
+        const [busy, calm] = cookies
+        const day = (i) => new Date(Date.UTC(2020, 0, 1) + 86_400_000 * ((i * 7919) % 2500)).toISOString().slice(0, 10).replaceAll('-', '')
+        const rules = ['WEEKLY', 'WEEKLY;INTERVAL=2', 'MONTHLY;BYDAY=2TU', 'DAILY;BYDAY=MO,TU,WE,TH,FR;UNTIL=20261231T000000Z', 'WEEKLY;BYDAY=MO,TH;COUNT=80']
+        const event = (i) => `BEGIN:VEVENT\r\nUID:${i}@calendars.example\r\nSUMMARY:Meeting number ${i}\r\nDTSTART;TZID=Europe/Lisbon:${day(i)}T${String(8 + (i % 10)).padStart(2, '0')}3000\r\nDURATION:PT45M\r\n${i % 2 ? '' : `RRULE:FREQ=${rules[(i / 2) % 5]}\r\n`}END:VEVENT\r\n`
+        await working(calm, 5)
+        const idle = await working(calm, 20)
+        await ask('/meetings', { cookie: busy, file: { field: 'calendar', name: 'a.ics', text: `BEGIN:VCALENDAR\r\n${Array.from({ length: 20_000 }, (_, i) => event(i)).join('')}END:VCALENDAR\r\n` } })
+        const began = Date.now()
+        const beside = { page: [], change: [], faults: [] }
+        const stage = () => php('echo (new PDO("sqlite:$argv[1]"))->query("select stage from intakes order by id desc limit 1")->fetchColumn();', DB_DATABASE)
+        while (!['finished', 'aside'].includes(stage())) {
+            const some = await working(calm, 5)
+            Object.keys(beside).forEach((key) => beside[key].push(...some[key]))
+        }
+        console.log(`20,000 events ${stage()} in ${Math.round((Date.now() - began) / 1000)} s; another account meanwhile, median / 95th: page ${median(beside.page).toFixed(0)} / ${at95(beside.page).toFixed(0)} ms (idle ${median(idle.page).toFixed(0)} / ${at95(idle.page).toFixed(0)}), change ${median(beside.change).toFixed(0)} / ${at95(beside.change).toFixed(0)} ms (idle ${median(idle.change).toFixed(0)} / ${at95(idle.change).toFixed(0)}), ${beside.faults.length} faults`)
+        for (const page of ['/shape', '/shape', '/meetings', '/work']) {
+            const own = await ask(page, { cookie: busy })
+            console.log(`its own ${page}: ${own.status}, ${own.ms.toFixed(0)} ms, ${Math.round(own.text.length / 1000)} KB`)
+        }
+    },
     async kills() {
         const token = execFileSync('php', ['bench/token.php'], { encoding: 'utf8' })
         const acknowledged = []
@@ -134,18 +169,7 @@ const runs = {
             () => ['/gather/files', 'file', `title,note\n${Array.from({ length: 100_000 }, (_, i) => `Task ${i} ${random(1e9)},a note\n`).join('')}`],
             () => `BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nUID:2\r\nDTSTART:20260311T090000Z\r\nSUMMARY:a${'\r\n b'.repeat(2_000_000)}\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n`,
         ]
-        const work = async (seconds) => {
-            const times = { page: [], change: [] }
-            const faults = []
-            const until = Date.now() + 1000 * seconds
-            for (let i = 0; Date.now() < until; i++) {
-                const kind = i % 3 === 2 ? 'change' : 'page'
-                const answer = kind === 'page' ? await ask(i % 2 ? '/shape' : '/gather', { cookie: calm }) : await ask('/gather', { cookie: calm, fields: { lines: `Ring ${i}` } })
-                answer.status === 200 || (kind === 'change' && answer.status === 302) ? times[kind].push(answer.ms) : faults.push(answer.status)
-                await pause(150)
-            }
-            return { ...times, faults }
-        }
+        const work = (seconds) => working(calm, seconds)
         await work(5)
         const idle = await work(count / 3)
         let goes = true

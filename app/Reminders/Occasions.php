@@ -48,7 +48,7 @@ final readonly class Occasions
     /** @return list<Occasion> of meetings that keep their time, early enough to get there */
     private function meetings(User $user, CarbonImmutable $now): array
     {
-        $soon = $user->occurrences()->with('meeting.calendar')->where('all_day', false)->where('starts_at', '>=', $now)->where('starts_at', '<=', $now->addMinutes(max($user->remind_before, self::FURTHEST_WAY)))->orderBy('starts_at')->get();
+        $soon = $user->occurrences()->with('meeting.calendar')->where('all_day', false)->where('starts_at', '>=', $now)->where('starts_at', '<=', $now->addMinutes(max($user->remind_before, self::FURTHEST_WAY)))->orderBy('starts_at')->limit(100)->get();
         $occasions = [];
         foreach ($soon as $one) {
             $before = max($user->remind_before, $one->blocks() ? RowMapper::before($one, $user) : 0);

@@ -61,6 +61,11 @@ final class RowMapper
         return Moments::stored((string) $row->getAttributes()['ends_at']);
     }
 
+    /** The same as withBuffers(), asked of the database, of occurrences joined with meetings and calendars; the person's buffers are its two values. */
+    public const WITH_BUFFERS = "strftime('%s', occurrences.starts_at) / 60 - case when occurrences.all_day then 0 else coalesce(meetings.lead_minutes,
+            max(coalesce(calendars.buffer_before, ?), case when occurrences.place is null or instr(occurrences.place, '://') > 0 then 0 else calendars.travel end)) end as since,
+        strftime('%s', occurrences.ends_at) / 60 + case when occurrences.all_day then 0 else coalesce(calendars.buffer_after, ?) end as until";
+
     /** A meeting with the time to get there and the buffers around it. */
     public static function withBuffers(Occurrence $occurrence, User $user): Interval
     {

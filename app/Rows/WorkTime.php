@@ -41,6 +41,7 @@ final class WorkTime
      * @param  Collection<int, Occurrence>  $occurrences  with their meetings, by start
      * @param  list<Reserve>  $reserves  time kept free by hand, by start
      * @param  list<Interval>  $ended  ends of days that the person cleared
+     * @param  list<Interval>  $more  what further meetings take, more than anybody reads
      */
     public function __construct(
         public readonly User $user,
@@ -50,6 +51,7 @@ final class WorkTime
         public readonly Collection $occurrences,
         public readonly array $reserves = [],
         public readonly array $ended = [],
+        public readonly array $more = [],
     ) {
         $this->zone = Zones::named($user->zone);
     }
@@ -63,7 +65,7 @@ final class WorkTime
     public function busy(): IntervalSet
     {
         if ($this->busy === null) {
-            $busy = $this->ended;
+            $busy = [...$this->ended, ...$this->more];
             foreach ($this->occurrences as $occurrence) {
                 if ($occurrence->blocks()) {
                     $busy[] = RowMapper::withBuffers($occurrence, $this->user);
@@ -117,6 +119,7 @@ final class WorkTime
             $this->occurrences->filter(static fn (Occurrence $one): bool => RowMapper::start($one) < $around->end && RowMapper::end($one) > $around->start),
             array_values(array_filter($this->reserves, static fn (Reserve $one): bool => RowMapper::time($one)->overlaps($around))),
             array_values(array_filter($this->ended, static fn (Interval $one): bool => $one->overlaps($around))),
+            array_values(array_filter($this->more, static fn (Interval $one): bool => $one->overlaps($around))),
         );
     }
 

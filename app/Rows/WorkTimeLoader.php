@@ -25,6 +25,9 @@ final readonly class WorkTimeLoader
     /** Hours around the days that are read along, for buffers that reach in. */
     private const AROUND = 12;
 
+    /** Meetings that are read whole; of further ones only what time they take. */
+    private const MOST = 1500;
+
     /** What of a calendar says how its meetings are taken and drawn. */
     private const OF_CALENDARS = ['blocks', 'whole_days', 'shown', 'hatching', 'buffer_before', 'buffer_after', 'travel'];
 
@@ -35,7 +38,9 @@ final readonly class WorkTimeLoader
         $until = Moments::moment($zone->at($first->plusDays($days), 0))->addHours(self::AROUND);
         [$reserves, $ended] = $this->kept($user, $from, $until);
 
-        return new WorkTime($user, $first, $days, $this->sets($user), $this->occurrences($user, $from, $until), $reserves, $ended);
+        [$occurrences, $more] = $this->occurrences($user, $from, $until);
+
+        return new WorkTime($user, $first, $days, $this->sets($user), $occurrences, $reserves, $ended, $more);
     }
 
     /** @return Collection<int, HoursSet> with their exceptions */
@@ -51,12 +56,15 @@ final readonly class WorkTimeLoader
         return $sets->toBase();
     }
 
-    /** @return Collection<int, Occurrence> with their meetings and calendars, by start */
-    private function occurrences(User $user, CarbonImmutable $from, CarbonImmutable $until): Collection
+    /**
+     * @return array{Collection<int, Occurrence>, list<Interval>} with their meetings and calendars, by start; and the time that
+     *                                                         those take which are more than anybody reads
+     */
+    private function occurrences(User $user, CarbonImmutable $from, CarbonImmutable $until): array
     {
         $rows = $user->occurrences()->join('meetings', 'meetings.id', 'occurrences.meeting_id')->join('calendars', 'calendars.id', 'meetings.calendar_id')
             ->whereRaw('+occurrences.starts_at < ?', [$until->toDateTimeString()])->where('occurrences.ends_at', '>', $from) // the plus keeps to the index by end: history is long, the future short
-            ->orderBy('occurrences.starts_at')->orderBy('occurrences.id')
+            ->orderBy('occurrences.starts_at')->orderBy('occurrences.id')->limit(self::MOST)
             ->get(['occurrences.*', 'meetings.lead_minutes', 'meetings.ignored', 'meetings.calendar_id', ...array_map(static fn (string $column): string => "calendars.{$column}", self::OF_CALENDARS)]);
         $meetings = $calendars = [];
         foreach ($rows as $row) {
@@ -66,8 +74,27 @@ final readonly class WorkTimeLoader
                 ->setRelation('calendar', $calendars[$stored['calendar_id']]);
             $row->setRelation('meeting', $meetings[$stored['meeting_id']]);
         }
+        $last = count($rows) < self::MOST ? null : $rows->last();
 
-        return $rows->toBase();
+        return [$rows->toBase(), $last === null ? [] : $this->more($user, $last, $until)];
+    }
+
+    /**
+     * The time that meetings take which begin after one, and end: put together where they touch, by the database itself.
+     *
+     * @return list<Interval> by start
+     */
+    private function more(User $user, Occurrence $after, CarbonImmutable $until): array
+    {
+        $at = (string) $after->getAttributes()['starts_at'];
+        $times = $user->occurrences()->blocking()->join('meetings', 'meetings.id', 'occurrences.meeting_id')->join('calendars', 'calendars.id', 'meetings.calendar_id')
+            ->where('occurrences.starts_at', '<', $until->toDateTimeString())
+            ->where(static fn ($rows) => $rows->where('occurrences.starts_at', '>', $at)->orWhere(static fn ($same) => $same->where('occurrences.starts_at', $at)->where('occurrences.id', '>', $after->id)))
+            ->selectRaw(RowMapper::WITH_BUFFERS, [$user->buffer_before, $user->buffer_after])->toBase();
+        $marked = DB::query()->fromSub($times, 'times')->selectRaw('since, until, case when since <= max(until) over (order by since, until rows between unbounded preceding and 1 preceding) then 0 else 1 end as starts');
+        $numbered = DB::query()->fromSub($marked, 'marked')->selectRaw('since, until, sum(starts) over (order by since, until rows unbounded preceding) as number');
+
+        return array_values(array_map(static fn (object $one): Interval => new Interval((int) $one->since, (int) $one->until), DB::query()->fromSub($numbered, 'numbered')->groupBy('number')->orderBy('since')->selectRaw('min(since) as since, max(until) as until')->get()->all()));
     }
 
     /** @return array{list<Reserve>, list<Interval>} time kept free by hand, by start, and ends of days that were cleared */

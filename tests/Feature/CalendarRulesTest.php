@@ -14,6 +14,7 @@ use App\ICalendar\JoinLink;
 use App\ICalendar\Line;
 use App\Models\Calendar;
 use App\Models\Occurrence;
+use App\Rows\RowMapper;
 use App\Rows\WorkTimeLoader;
 use App\Time\Moments;
 use Illuminate\Support\Facades\Storage;
@@ -40,6 +41,9 @@ final class CalendarRulesTest extends FeatureTestCase
         self::assertSame($busy, array_map(static fn (Interval $one): string => $clock($one->start).'–'.str_replace(substr($clock($one->start), 0, 4), '', $clock($one->end)), $stretches));
         foreach (Occurrence::query()->with('meeting.calendar')->get() as $one) {
             self::assertSame($one->blocks(), Occurrence::query()->blocking()->whereKey($one->id)->exists(), "{$one->summary}: the row and the query say the same");
+            $time = RowMapper::withBuffers($one, $this->ines);
+            $asked = Occurrence::query()->whereKey($one->id)->join('meetings', 'meetings.id', 'meeting_id')->join('calendars', 'calendars.id', 'calendar_id')->selectRaw(RowMapper::WITH_BUFFERS, [$this->ines->buffer_before, $this->ines->buffer_after])->toBase()->first();
+            self::assertSame([$time->start, $time->end], [(int) $asked?->since, (int) $asked?->until], "{$one->summary}: and so with what is kept free around it");
         }
     }
 
@@ -56,6 +60,25 @@ final class CalendarRulesTest extends FeatureTestCase
             'hidden, and blocking' => [['shown' => false, 'whole_days' => false], ['Wed 09:55–10:30', 'Wed 11:55–12:30']],
             'removed' => [['removed_at' => '2026-03-11 08:00:00'], []],
         ];
+    }
+
+    #[Test]
+    public function more_meetings_than_anybody_reads_take_their_time_all_the_same(): void
+    {
+        $this->calendar();
+        $meeting = $this->ines->meetings()->where('uid', 'Committee')->firstOrFail();
+        $rows = [];
+        for ($i = 0; $i < 1600; $i++) {
+            $from = $this->utc('2026-03-11 09:00')->addMinutes(intdiv($i, 160) * 1440 + $i % 160);
+            $rows[] = ['user_id' => $this->ines->id, 'meeting_id' => $meeting->id, 'summary' => 'One', 'starts_at' => $from->toDateTimeString(), 'ends_at' => $from->addMinute()->toDateTimeString()];
+        }
+        array_map(\Illuminate\Support\Facades\DB::table('occurrences')->insert(...), array_chunk($rows, 100));
+
+        $time = (new WorkTimeLoader)->load($this->ines->refresh(), Moments::today($this->ines, now()->toImmutable()), 14);
+        self::assertCount(1500, $time->occurrences);
+        $last = $this->utc('2026-03-20 09:00');
+        self::assertTrue($time->busy()->engulfs(new Interval(Moments::minute($last), Moments::minute($last->addMinutes(160)))), 'the tenth day is full, though it is not read whole');
+        self::assertTrue($time->on(\Nekto\Core\Time\LocalDay::fromString('2026-03-20'))->busy()->engulfs(new Interval(Moments::minute($last), Moments::minute($last->addMinutes(160)))));
     }
 
     #[Test]
