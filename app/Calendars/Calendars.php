@@ -25,14 +25,16 @@ final class Calendars
     /** Into which a file goes: the one that came from a file of that name, or a new one. */
     public static function ofFile(User $user, string $name, CarbonImmutable $now): Calendar
     {
+        $name = self::short($name);
+
         return $user->calendars()->kept()->where('kind', CalendarKind::File)->where('file_name', $name)->first()
-            ?? self::new($user, CalendarKind::File, pathinfo($name, PATHINFO_FILENAME) ?: $name, ['file_name' => mb_substr($name, 0, 250), 'fetched_at' => $now]);
+            ?? self::new($user, CalendarKind::File, pathinfo($name, PATHINFO_FILENAME) ?: $name, ['file_name' => $name, 'fetched_at' => $now]);
     }
 
     /** Takes a file into a calendar; what it held and the file does not have is gone then. */
     public static function take(Calendar $calendar, string $name, string $bytes, CarbonImmutable $now): Intake
     {
-        $calendar->update(['file_name' => mb_substr($name, 0, 250), 'fetched_at' => $now]);
+        $calendar->update(['file_name' => self::short($name), 'fetched_at' => $now]);
 
         return Intakes::begin($calendar->user, 'calendar', $name, $bytes, ['calendar_id' => $calendar->id]);
     }
@@ -57,6 +59,11 @@ final class Calendars
     public static function here(User $user): Calendar
     {
         return $user->calendars()->kept()->where('kind', CalendarKind::Here)->first() ?? self::new($user, CalendarKind::Here, __('calendars.here'));
+    }
+
+    private static function short(string $name): string
+    {
+        return mb_substr($name, 0, 250);
     }
 
     /** @param  array<string, mixed>  $more  columns */

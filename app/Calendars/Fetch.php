@@ -73,9 +73,14 @@ final readonly class Fetch
     {
         $seconds > 0 || throw new NotFetched(__('calendars.too_slow', ['seconds' => $this->seconds]));
 
+        $looked = $this->hosts->address($at->host, $at->port);
+
         return $this->client->request('GET', $at->url, [
             'headers' => array_filter(['Accept' => 'text/calendar, */*;q=0.1', 'User-Agent' => 'Nekto', 'If-None-Match' => $etag, 'If-Modified-Since' => $modified], is_string(...)),
-            'resolve' => [$at->host => $this->hosts->address($at->host, $at->port)],
+            'resolve' => [$at->host => $looked],
+            'on_progress' => static function (int $loaded, int $size, array $info) use ($looked): void { // called before anything is sent: should the client read the address otherwise than we do
+                in_array($info['primary_ip'] ?? '', ['', $looked], true) || throw new NotFetched(__('calendars.no_host'));
+            },
             'max_redirects' => 0, 'max_duration' => $seconds, 'timeout' => $seconds, 'no_proxy' => '*', 'buffer' => false,
         ]);
     }
