@@ -32,11 +32,11 @@ final class ReadAgain implements ShouldQueue
     public static function ifNeeded(User $user): void
     {
         $as = self::as($user);
-        if ($user->read_as === $as) {
+        if ($user->read_as === $as || $user->meetings()->doesntExist()) {
             return;
         }
         $user->forceFill(['read_as' => $as])->save();
-        $user->meetings()->exists() && self::dispatch($user->id)->afterCommit();
+        self::dispatch($user->id)->afterCommit();
     }
 
     public function handle(Mend $mend): void
