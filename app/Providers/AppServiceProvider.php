@@ -31,6 +31,7 @@ use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\Request;
+use Illuminate\Queue\Events\Looping;
 use Illuminate\Routing\Events\RouteMatched;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Blade;
@@ -46,7 +47,9 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function boot(): void
     {
-        Clock::set((string) (getenv('NEKTO_NOW') ?: config('nekto.now'))); // a variable of the process goes before a configuration that was cached without it
+        $now = (string) (getenv('NEKTO_NOW') ?: config('nekto.now')); // a variable of the process goes before a configuration that was cached without it
+        Clock::set($now);
+        str_starts_with($now, 'file:') && Event::listen(Looping::class, static fn () => Clock::set($now)); // a worker lives longer than a clock that is moved by hand stands
         Model::shouldBeStrict(! $this->app->isProduction());
         Task::observe([TaskHistory::class, RepeatObserver::class]);
         Entry::observe(WorkBegun::class);
@@ -112,7 +115,7 @@ final class AppServiceProvider extends ServiceProvider
             'group' => static fn (User $user) => $user->calendarGroups(),
             'import' => static fn (User $user) => $user->intakes(),
             'set' => static fn (User $user) => $user->hoursSets(),
-            'occurrence' => static fn (User $user) => $user->occurrences(),
+            'occurrence' => static fn (User $user) => $user->occurrences()->withoutGlobalScope('there'), // its page stays, and what is being written on it is kept
             'preview' => static fn (User $user) => $user->intakes()->where('kind', 'tasks'),
             'message' => static fn (User $user) => $user->messages(),
             'token' => static fn (User $user) => $user->captureTokens(),

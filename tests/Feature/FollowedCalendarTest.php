@@ -71,6 +71,10 @@ final class FollowedCalendarTest extends FeatureTestCase
         $this->look();
         self::assertSame(['Thu 12 11:30 Catalogue proofs'], $this->meetings());
         $this->get('/shape')->assertSee('Loans committee is no more in Museum.');
+        $gone = $ids['Loans committee'];
+        $this->post("/occurrences/{$gone}/note", ['note' => 'What was being written.'])->assertSessionHasNoErrors();
+        $this->get("/occurrences/{$gone}")->assertSee('It is no more in Museum')->assertSee('What was being written.')->assertDontSee('Plan over it');
+        $this->post('/plan/undo'); // of the note
         $this->post('/plan/undo');
         self::assertSame(['Wed 11 14:00 Loans committee', 'Thu 12 11:30 Catalogue proofs'], $this->meetings(), 'brought back');
         $this->server->shelf->move('museum', 'proofs', 30);

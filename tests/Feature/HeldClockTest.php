@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Time\Clock;
+use Illuminate\Queue\Events\Looping;
 use PHPUnit\Framework\Attributes\Test;
 
 /** A clock that is held in a file. */
@@ -34,6 +35,20 @@ final class HeldClockTest extends FeatureTestCase
         unlink($this->file);
         Clock::set("file:{$this->file}");
         self::assertFalse(Clock::stands());
+    }
+
+    #[Test]
+    public function a_worker_looks_at_it_before_each_job(): void
+    {
+        file_put_contents($this->file, '2026-03-11T10:20:00+00:00');
+        putenv("NEKTO_NOW=file:{$this->file}");
+        $this->refreshApplication();
+        putenv('NEKTO_NOW');
+        file_put_contents($this->file, '2026-03-11T13:45:00+00:00');
+        self::assertSame('10:20', Clock::now()->format('H:i'));
+
+        event(new Looping('database', 'default'));
+        self::assertSame('13:45', Clock::now()->format('H:i'));
     }
 
     #[Test]

@@ -43,7 +43,7 @@
                 @if ($item->movable)<span class="grip" data-grip></span>@endif
             </a>
         @else
-            <a href="/occurrences/{{ $item->id }}" draggable="false" id="meeting-{{ $item->id }}" @class(['meeting', "meeting-{$item->size}", "hatch-{$item->hatching}", 'meeting-free' => ! $item->busy, 'meeting-crosses' => $item->crosses]) title="{{ $item->title }}, {{ $item->range }}" style="--t:{{ $item->top }};--h:{{ $item->height }}">
+            <a href="/occurrences/{{ $item->id }}" draggable="false" id="meeting-{{ $item->id }}" @class(['meeting', "meeting-{$item->size}", "hatch-{$item->hatching}", 'meeting-free' => ! $item->busy, 'meeting-joined' => $item->link !== null, 'meeting-crosses' => $item->crosses]) title="{{ $item->title }}, {{ $item->range }}" style="--t:{{ $item->top }};--h:{{ $item->height }}">
                 <span class="title">{{ $item->title }}</span><span class="soft">@if ($item->place && mb_strlen($item->title.$item->place) < 34)<span class="place">{{ $item->place }}, </span>@endif{{ Times::column($item->minutes) }}</span>
                 @if ($item->height >= 44)<span class="range">{{ $item->range }}</span>@endif
             </a>
