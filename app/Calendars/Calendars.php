@@ -27,7 +27,10 @@ final class Calendars
     {
         $name = self::short($name);
 
-        return $user->calendars()->kept()->where('kind', CalendarKind::File)->where('file_name', $name)->first()
+        $files = static fn () => $user->calendars()->kept()->where('kind', CalendarKind::File);
+
+        return $files()->where('file_name', $name)->first()
+            ?? $files()->whereNull('file_name')->first() // what was brought in before calendars had names
             ?? self::new($user, CalendarKind::File, pathinfo($name, PATHINFO_FILENAME) ?: $name, ['file_name' => $name, 'fetched_at' => $now]);
     }
 
