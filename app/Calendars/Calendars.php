@@ -45,8 +45,8 @@ final class Calendars
     /** Follows an address from now on. */
     public static function follow(User $user, CalendarAddress $address, CarbonImmutable $now): Calendar
     {
-        $calendar = self::new($user, CalendarKind::Address, $address->host, ['address' => $address->url, 'next_at' => $now->addMinutes(1)]);
-        FetchCalendar::dispatch($calendar->id)->afterCommit();
+        $calendar = self::new($user, CalendarKind::Address, $address->host, ['address' => $address->url, 'next_at' => $now]);
+        FetchCalendar::dispatch()->afterCommit();
 
         return $calendar;
     }
@@ -54,8 +54,8 @@ final class Calendars
     /** Follows another address from now on; what it held counts until the new one answers. */
     public static function move(Calendar $calendar, CalendarAddress $address, CarbonImmutable $now): void
     {
-        $calendar->update(['address' => $address->url, 'etag' => null, 'modified' => null, 'digest' => null, 'failures' => 0, 'failing_since' => null, 'why' => null, 'next_at' => $now->addMinute()]);
-        FetchCalendar::dispatch($calendar->id)->afterCommit();
+        $calendar->update(['address' => $address->url, 'etag' => null, 'modified' => null, 'digest' => null, 'failures' => 0, 'failing_since' => null, 'why' => null, 'next_at' => $now]);
+        FetchCalendar::dispatch()->afterCommit();
     }
 
     /** The calendar of what came by mail, made when it is first needed. */

@@ -9,6 +9,8 @@ use App\Calendars\FetchCalendar;
 use App\Models\Calendar;
 use App\Models\Occurrence;
 use App\Models\RevisionCause;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
@@ -157,6 +159,25 @@ final class FollowedCalendarTest extends FeatureTestCase
     }
 
     #[Test]
+    public function accounts_take_turns_however_much_one_of_them_asks_for(): void
+    {
+        $wim = $this->person('wim@example.org');
+        foreach (range(1, 5) as $i) {
+            $this->ines->calendars()->create(['kind' => 'address', 'name' => "Many {$i}", 'address' => $this->server->address('museum'), 'next_at' => now()]);
+        }
+        $his = $wim->calendars()->create(['kind' => 'address', 'name' => 'His', 'address' => $this->server->address('museum'), 'next_at' => now()]);
+        Queue::fake();
+        FetchCalendar::handOver(now()->toImmutable());
+        Queue::assertPushed(FetchCalendar::class, 6);
+
+        foreach (range(1, 2) as $i) {
+            (new FetchCalendar)->handle(app(Fetch::class));
+        }
+        self::assertNotNull($his->refresh()->fetched_at, 'his is the second, not the last');
+        self::assertSame(2, Calendar::query()->whereNotNull('fetched_at')->where('id', '!=', $this->calendar->id)->count());
+    }
+
+    #[Test]
     public function what_is_asked_first_is_asked_first(): void
     {
         $this->ines->update(['mend_asks' => true]);
@@ -221,7 +242,7 @@ final class FollowedCalendarTest extends FeatureTestCase
 
     private function look(): void
     {
-        FetchCalendar::dispatchSync($this->calendar->id);
+        FetchCalendar::ask(new Collection([$this->calendar]), now()->toImmutable());
     }
 
     /** @return list<string> */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Accounts\Leave;
-use App\Calendars\FetchDue;
+use App\Calendars\FetchCalendar;
 use App\Catch\ReadMailbox;
 use App\Files\Tidy;
 use App\Intake\Intakes;
@@ -44,7 +44,7 @@ final class Minute extends Command
         $failed = 0;
         rescue(static fn () => Leave::carryOut($now));
         rescue(static fn () => ReadMailbox::handOver());
-        rescue(static fn () => FetchDue::handOver($now));
+        rescue(static fn () => FetchCalendar::handOver($now));
         foreach (Heartbeat::awake($now)->get() as $awake) {
             $user = User::query()->whereNull('leaves_at')->find($awake->user_id);
             if ($user === null) {

@@ -17,6 +17,7 @@ use App\Time\Clock;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 
 /** Calendars: followed, kept here, fetched, changed, removed. */
@@ -68,19 +69,17 @@ final readonly class CalendarController
 
     public function fetch(Calendar $calendar): RedirectResponse
     {
-        $calendar->kind === CalendarKind::Address && FetchCalendar::dispatch($calendar->id);
+        $calendar->kind === CalendarKind::Address && FetchCalendar::ask(new Collection([$calendar]), Clock::now());
 
         return back()->with('status', __($calendar->kind === CalendarKind::Address ? 'calendars.fetching' : 'calendars.none_to_fetch'));
     }
 
     public function fetchAll(#[CurrentUser] User $user): RedirectResponse
     {
-        $ids = $user->calendars()->kept()->where('kind', CalendarKind::Address)->pluck('id');
-        foreach ($ids as $id) {
-            FetchCalendar::dispatch($id);
-        }
+        $followed = $user->calendars()->kept()->where('kind', CalendarKind::Address)->get(['id', 'user_id']);
+        FetchCalendar::ask($followed, Clock::now());
 
-        return back()->with('status', $ids->isEmpty() ? __('calendars.none_to_fetch') : trans_choice('calendars.fetching_all', $ids->count()));
+        return back()->with('status', $followed->isEmpty() ? __('calendars.none_to_fetch') : trans_choice('calendars.fetching_all', $followed->count()));
     }
 
     /** A letter to whoever calls most of its meetings, into the outbox. */
