@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Calendars;
 
+use App\ICalendar\CalendarSplitter;
 use App\Intake\Intakes;
 use App\Meetings\CalendarSays;
 use App\Meetings\Failing;
@@ -114,9 +115,8 @@ final class FetchCalendar implements ShouldQueue
         $isNew && Intakes::begin($calendar->user, 'calendar', $calendar->name, $fetched->bytes, ['calendar_id' => $calendar->id]);
     }
 
-    /** Of what matters: many servers write the moment of asking into every event. */
     private static function digest(string $bytes): string
     {
-        return hash('sha256', (string) preg_replace('/^DTSTAMP[;:].*\R/mi', '', $bytes));
+        return hash('sha256', CalendarSplitter::unstamped($bytes));
     }
 }

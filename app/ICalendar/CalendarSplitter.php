@@ -92,6 +92,12 @@ final class CalendarSplitter
         return preg_match('/\A(?:\xEF\xBB\xBF)?\s*BEGIN:VCALENDAR\s*$/im', str_replace("\r", "\n", substr($text, 0, 1000))) === 1 && ! str_contains(substr($text, 0, 1000), "\0");
     }
 
+    /** Without the moments of writing, which many servers set anew whenever they are asked: what is the same but for them is the same. */
+    public static function unstamped(string $text): string
+    {
+        return (string) preg_replace('/^DTSTAMP[;:].*\R/mi', '', $text);
+    }
+
     private function notClosed(int $from): void
     {
         $this->problems[] = ['line' => $from, 'what' => __($this->kind === 'VEVENT' ? 'meetings.not_closed' : 'files.not_closed')];

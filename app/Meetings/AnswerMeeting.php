@@ -29,20 +29,16 @@ final readonly class AnswerMeeting
     {
         $meeting = $occurrence->meeting;
         $instance = $whole ? '' : $occurrence->instance;
-        $revision = $this->replan->after($user, $now, static function () use ($user, $meeting, $instance, $answer, $now): void {
+        $revision = $this->replan->after($user, $now, static function () use ($user, $meeting, $occurrence, $instance, $answer, $now): void {
+            $draft = TakeEvents::read(TakeEvents::reader($user, $now), new EventGroup($meeting->uid, 0, $meeting->source));
+            $source = array_values(array_filter($draft->occurrences, static fn (OccurrenceDraft $one): bool => $one->instance === $occurrence->instance))[0] ?? null;
             $instance === '' && $meeting->answers()->delete();
-            $meeting->answers()->updateOrCreate(['instance' => $instance], ['user_id' => $user->id, 'answer' => $answer, 'sequence' => $meeting->sequence, 'answered_at' => $now]);
-            StoreMeeting::now($meeting, TakeEvents::read(TakeEvents::reader($user, $now), new EventGroup($meeting->uid, 0, $meeting->source)), $now);
+            $meeting->answers()->updateOrCreate(['instance' => $instance], ['user_id' => $user->id, 'answer' => $answer, 'instead_of' => $source?->answer, 'sequence' => $meeting->sequence, 'answered_at' => $now]);
+            StoreMeeting::now($meeting, $draft, $now);
         });
         $this->write($user, $meeting, $occurrence, $instance, $answer, $now);
 
         return $revision;
-    }
-
-    /** Whether there is somebody to answer to. */
-    public static function isAsked(Meeting $meeting): bool
-    {
-        return $meeting->invited && $meeting->organizer !== null && $meeting->source !== '';
     }
 
     private function write(User $user, Meeting $meeting, Occurrence $occurrence, string $instance, Answer $answer, CarbonImmutable $now): void

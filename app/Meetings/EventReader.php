@@ -82,7 +82,6 @@ final readonly class EventReader
             $facts->link,
             $facts->partstat === null ? null : Answer::ofStatus($facts->partstat),
             $facts->sequence,
-            $facts->stamp,
         );
     }
 

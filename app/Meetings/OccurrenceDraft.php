@@ -7,7 +7,6 @@ namespace App\Meetings;
 use App\Models\Answer;
 use App\Models\GivenAnswer;
 use App\Models\Meeting;
-use Carbon\CarbonImmutable;
 
 /** One time of a meeting, as its source tells of it. */
 final readonly class OccurrenceDraft
@@ -16,7 +15,6 @@ final readonly class OccurrenceDraft
      * @param  string  $startsAt  UTC, as rows have it
      * @param  string  $instance  the start that the series' rule gave it, likewise; empty: it is no instance of a series
      * @param  Answer|null  $answer  the owner's, as the source has it
-     * @param  string  $stamp  when the source wrote it (DTSTAMP)
      */
     public function __construct(
         public string $summary,
@@ -29,9 +27,8 @@ final readonly class OccurrenceDraft
         private bool $isTentative,
         private bool $isPrivate,
         private ?string $link,
-        private ?Answer $answer,
+        public ?Answer $answer,
         private int $sequence,
-        private string $stamp,
     ) {}
 
     /**
@@ -49,14 +46,9 @@ final readonly class OccurrenceDraft
         ];
     }
 
-    /** What was answered here holds until it is asked anew (RFC 5546, 2.1.5), or was answered elsewhere since. */
+    /** What was answered here holds until it is asked anew (RFC 5546, 2.1.5), or its source says another answer than it did then. */
     private function answered(?GivenAnswer $given): ?Answer
     {
-        if ($given === null || $given->sequence < $this->sequence) {
-            return $this->answer;
-        }
-        $written = preg_match('/^\d{8}T\d{6}Z$/', $this->stamp) === 1 ? CarbonImmutable::createFromFormat('Ymd\THis\Z', $this->stamp, 'UTC') : null;
-
-        return $written !== null && $written > $given->answered_at && $this->answer !== null && $this->answer !== Answer::Open ? $this->answer : $given->answer;
+        return $given === null || $given->sequence < $this->sequence || ($this->answer !== $given->instead_of && $this->answer !== Answer::Open) ? $this->answer : $given->answer;
     }
 }

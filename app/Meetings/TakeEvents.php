@@ -190,7 +190,7 @@ final readonly class TakeEvents implements Steps
 
     private static function isAsItWas(Meeting $meeting, EventGroup $group, CarbonImmutable $now): bool
     {
-        return $meeting->source === $group->text && $meeting->gone_at === null
+        return CalendarSplitter::unstamped($meeting->source) === CalendarSplitter::unstamped($group->text) && $meeting->gone_at === null
             && ($meeting->expanded_until === null || $meeting->expanded_until->isSameDay($now->addDays(self::DAYS_AHEAD)));
     }
 

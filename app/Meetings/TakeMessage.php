@@ -55,6 +55,7 @@ final readonly class TakeMessage
             return null;
         }
         $first = null;
+        $calendars = $gone = [];
         $reader = TakeEvents::reader($user, $now);
         foreach (array_slice(EventGroup::of($split['components']), 0, self::MOST) as $group) {
             $known = $user->meetings()->where('uid', $group->uid)->whereHas('calendar', static fn ($calendar) => $calendar->whereNull('removed_at'))->with('calendar')->get();
@@ -63,15 +64,25 @@ final readonly class TakeMessage
                 $known = $known->push($calendar->meetings()->make(['uid' => $group->uid, 'source' => ''])->forceFill(['user_id' => $user->id])->setRelation('calendar', $calendar));
             }
             foreach ($known as $meeting) {
-                $this->merge($user, $meeting, $group, $split['method'], $reader, $now) && $first ??= $meeting;
+                if ($this->merge($user, $meeting, $group, $split['method'], $reader, $now, $gone)) {
+                    $first ??= $meeting;
+                    $calendars[$meeting->calendar_id] = $meeting->calendar;
+                }
             }
+        }
+        foreach ($calendars as $id => $calendar) { // the plan follows once, however many meetings one message is about
+            ($this->follow)($calendar, $gone[$id] ?? [], true, $now);
         }
 
         return $first;
     }
 
-    /** True if it changed something. */
-    private function merge(User $user, Meeting $meeting, EventGroup $group, string $method, EventReader $reader, CarbonImmutable $now): bool
+    /**
+     * True if it changed something.
+     *
+     * @param  array<int, list<int>>  $gone  meetings that were called off, by calendar
+     */
+    private function merge(User $user, Meeting $meeting, EventGroup $group, string $method, EventReader $reader, CarbonImmutable $now, array &$gone): bool
     {
         $texts = new EventText(Offsets::of(new \DateTimeZone($user->zone)));
         $own = $user->calendarAddresses();
@@ -85,7 +96,7 @@ final readonly class TakeMessage
         $messages->take($meeting->uid, $method, $new);
         $versions = $messages->all()[$meeting->uid] ?? [];
         if ($versions === []) {
-            $meeting->exists && $meeting->gone_at === null && ($this->follow)($meeting->calendar, [$meeting->id], false, $now);
+            $meeting->exists && $meeting->gone_at === null && $gone[$meeting->calendar_id][] = $meeting->id;
 
             return $meeting->exists;
         }
@@ -98,7 +109,6 @@ final readonly class TakeMessage
             $meeting->fill(['source' => $source, 'messaged' => $meeting->calendar->kind !== CalendarKind::Here]);
             StoreMeeting::now($meeting, $draft, $now);
         });
-        ($this->follow)($meeting->calendar, [], true, $now);
 
         return true;
     }

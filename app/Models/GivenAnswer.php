@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $meeting_id
  * @property string $instance as occurrences have it; empty: the whole
  * @property Answer $answer
+ * @property Answer|null $instead_of what its source said then
  * @property int $sequence of what was answered
  * @property CarbonImmutable $answered_at UTC
  */
@@ -26,11 +27,11 @@ final class GivenAnswer extends Model
 
     protected $table = 'answers';
 
-    protected $fillable = ['user_id', 'instance', 'answer', 'sequence', 'answered_at'];
+    protected $fillable = ['user_id', 'instance', 'answer', 'instead_of', 'sequence', 'answered_at'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['answer' => Answer::class, 'sequence' => 'integer', 'answered_at' => 'immutable_datetime'];
+        return ['answer' => Answer::class, 'instead_of' => Answer::class, 'sequence' => 'integer', 'answered_at' => 'immutable_datetime'];
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Attributes\Scope;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -47,6 +49,23 @@ final class Meeting extends Model
     public function answers(): HasMany
     {
         return $this->hasMany(GivenAnswer::class);
+    }
+
+    /**
+     * Somebody waits for the person's answer to it, and can be written to.
+     *
+     * @param  Builder<self>  $query
+     */
+    #[Scope]
+    protected function asked(Builder $query): void
+    {
+        $query->where('invited', true)->whereNotNull('organizer')->where('source', '!=', '');
+    }
+
+    /** The same as the scope asked(). */
+    public function isAsked(): bool
+    {
+        return $this->invited && $this->organizer !== null && $this->source !== '';
     }
 
     /** @return HasMany<Occurrence, $this> */

@@ -23,9 +23,6 @@ final class NextWake
     /** Minutes; no account sleeps longer. */
     private const LONGEST = 15;
 
-    /** Minutes: nobody is reminded of a meeting earlier, however long the way. */
-    private const FURTHEST_WAY = 480;
-
     /** Minute of the day from which answers that are waited for are spoken of. */
     private const MORNING = 480;
 
@@ -60,9 +57,9 @@ final class NextWake
     /** @return list<CarbonImmutable> when it is time to be reminded of them */
     private static function meetings(User $user, CarbonImmutable $now, CarbonImmutable $until): array
     {
-        $coming = $user->occurrences()->interrupting()->with('meeting.calendar')->where('starts_at', '>', $now)->where('starts_at', '<=', $until->addMinutes(self::FURTHEST_WAY))->limit(50)->get();
+        $coming = $user->occurrences()->interrupting()->with('meeting.calendar')->where('starts_at', '>', $now)->where('starts_at', '<=', $until->addMinutes(RowMapper::FURTHEST_WAY))->limit(50)->get();
 
-        return array_values($coming->map(static fn (Occurrence $one): CarbonImmutable => $one->starts_at->subMinutes(max($user->remind_before, RowMapper::before($one, $user))))->all());
+        return array_values($coming->map(static fn (Occurrence $one): CarbonImmutable => $one->starts_at->subMinutes(RowMapper::announced($one, $user)))->all());
     }
 
     /** @return list<CarbonImmutable> */

@@ -26,9 +26,6 @@ final readonly class Occasions
 
     private const MORNING = 8;
 
-    /** Minutes; nobody is reminded earlier, however long the way. */
-    private const FURTHEST_WAY = 480;
-
     public function __construct(private WorkTimeLoader $times) {}
 
     /** @return list<Occasion> */
@@ -48,11 +45,10 @@ final readonly class Occasions
     /** @return list<Occasion> of meetings that keep their time, early enough to get there */
     private function meetings(User $user, CarbonImmutable $now): array
     {
-        $soon = $user->occurrences()->with('meeting.calendar')->where('all_day', false)->where('starts_at', '>=', $now)->where('starts_at', '<=', $now->addMinutes(max($user->remind_before, self::FURTHEST_WAY)))->orderBy('starts_at')->limit(100)->get();
+        $soon = $user->occurrences()->interrupting()->with('meeting.calendar')->where('starts_at', '>=', $now)->where('starts_at', '<=', $now->addMinutes(RowMapper::FURTHEST_WAY))->orderBy('starts_at')->limit(100)->get();
         $occasions = [];
         foreach ($soon as $one) {
-            $before = max($user->remind_before, $one->blocks() ? RowMapper::before($one, $user) : 0);
-            if ($one->interrupts() && $one->isShown() && $one->starts_at <= $now->addMinutes($before)) {
+            if ($one->isShown() && $one->starts_at <= $now->addMinutes(RowMapper::announced($one, $user))) {
                 $occasions[] = new Occasion("meeting:{$one->id}:{$one->starts_at->getTimestamp()}", 'meetings', $one->summary, __('remind.meeting', ['when' => Times::range($user, $one->starts_at, $one->ends_at), 'place' => $one->place === null || str_contains($one->place, '://') ? '' : ", {$one->place}"]), "/occurrences/{$one->id}", link: $one->link);
             }
         }

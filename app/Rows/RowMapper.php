@@ -61,6 +61,9 @@ final class RowMapper
         return Moments::stored((string) $row->getAttributes()['ends_at']);
     }
 
+    /** Minutes; no way to a meeting is longer. */
+    public const FURTHEST_WAY = 480;
+
     /** The same as withBuffers(), asked of the database, of occurrences joined with meetings and calendars; the person's buffers are its two values. */
     public const WITH_BUFFERS = "strftime('%s', occurrences.starts_at) / 60 - case when occurrences.all_day then 0 else coalesce(meetings.lead_minutes,
             max(coalesce(calendars.buffer_before, ?), case when occurrences.place is null or instr(occurrences.place, '://') > 0 then 0 else calendars.travel end)) end as since,
@@ -74,6 +77,12 @@ final class RowMapper
         }
 
         return self::time($occurrence)->widened(self::before($occurrence, $user), (int) ($occurrence->meeting->calendar->getAttributes()['buffer_after'] ?? $user->buffer_after));
+    }
+
+    /** Minutes before a meeting at which the person is reminded of it: early enough to get there. */
+    public static function announced(Occurrence $occurrence, User $user): int
+    {
+        return max($user->remind_before, self::before($occurrence, $user));
     }
 
     /** Minutes kept free before a meeting: what was said of it, or the longer of its calendar's buffer and the way to its place. */

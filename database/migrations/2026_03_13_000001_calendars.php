@@ -83,6 +83,7 @@ return new class extends Migration
             $table->foreignId('meeting_id')->constrained()->cascadeOnDelete();
             $table->string('instance', 20)->default(''); // of one instance; empty: of the whole
             $table->string('answer', 12);
+            $table->string('instead_of', 12)->nullable(); // what its source said then: another answer there holds again
             $table->unsignedInteger('sequence'); // of what was answered: what is newer asks again
             $table->dateTime('answered_at');
             $table->unique(['meeting_id', 'instance']);

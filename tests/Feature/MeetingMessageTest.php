@@ -126,6 +126,22 @@ final class MeetingMessageTest extends FeatureTestCase
     }
 
     #[Test]
+    public function an_answer_holds_though_its_source_writes_itself_anew_and_yields_to_one_given_there(): void
+    {
+        $event = static fn (string $stamp, string $status): string => "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nBEGIN:VEVENT\r\nUID:m1@example.org\r\nDTSTAMP:{$stamp}\r\nSUMMARY:Committee\r\nORGANIZER:mailto:adaeze@example.org\r\nATTENDEE;PARTSTAT={$status}:mailto:moura@example.org\r\nDTSTART:20260311T140000Z\r\nDURATION:PT1H\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
+        $take = fn (string $text) => Calendars::take(Calendars::ofFile($this->ines, 'museum.ics', now()->toImmutable()), 'museum.ics', $text, now()->toImmutable())->refresh();
+        $take($event('20260301T080000Z', 'TENTATIVE'));
+        $this->post("/occurrences/{$this->ines->occurrences()->value('id')}/answer", ['answer' => 'declined']);
+
+        self::assertSame([0, 1], [($same = $take($event('20260401T080000Z', 'TENTATIVE')))->changed, $same->same()], 'only the moment of writing is another');
+        $take(str_replace('SUMMARY:Committee', 'SUMMARY:Board', $event('20260402T080000Z', 'TENTATIVE')));
+        self::assertSame(['Wed 11 14:00 Board –'], $this->meetings());
+
+        $take($event('20260403T080000Z', 'ACCEPTED'));
+        self::assertSame(['Wed 11 14:00 Committee'], $this->meetings());
+    }
+
+    #[Test]
     public function a_note_stays_with_its_meeting_wherever_it_is_moved(): void
     {
         $this->mail('REQUEST', self::WEEKLY);

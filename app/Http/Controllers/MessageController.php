@@ -8,7 +8,6 @@ use App\Catch\ReadMailbox;
 use App\Catch\TaskOfMessage;
 use App\Files\UnreadableFile;
 use App\Intake\Intakes;
-use App\Meetings\AnswerMeeting;
 use App\Models\IntakeStage;
 use App\Models\Message;
 use App\Models\User;
@@ -79,7 +78,7 @@ final readonly class MessageController
         $message->load(['attachments', 'meeting.calendar']);
         $next = $message->meeting?->occurrences()->where('ends_at', '>', Clock::now())->orderBy('starts_at')->first();
 
-        return view('screens.message', ['message' => $message, 'next' => $next, 'isAsked' => $message->meeting !== null && AnswerMeeting::isAsked($message->meeting)]);
+        return view('screens.message', ['message' => $message, 'next' => $next, 'isAsked' => $message->meeting?->isAsked() === true]);
     }
 
     public function take(Message $message, #[CurrentUser] User $user, TaskOfMessage $take, Said $said): RedirectResponse

@@ -32,7 +32,7 @@ final readonly class OccurrenceController
     /** Going, perhaps, or not: it counts at once, and the organizer is written to. */
     public function answer(AnswerRequest $request, Occurrence $occurrence, #[CurrentUser] User $user, AnswerMeeting $answers, Said $said): RedirectResponse
     {
-        if (! AnswerMeeting::isAsked($occurrence->meeting)) {
+        if (! $occurrence->meeting->isAsked()) {
             return back()->with('status', __('meetings.not_asked'));
         }
         $revision = $answers($user, $occurrence, $request->answer(), $request->boolean('whole'), Clock::now());

@@ -66,7 +66,7 @@ final readonly class MeetingsScreen
      */
     private function rows(User $user, WorkTime $time, Collection $coming, Tape $tape, CarbonImmutable $now, ?int $chosen): array
     {
-        $asked = $user->meetings()->whereKey($coming->pluck('meeting_id')->unique()->all())->where('invited', true)->whereNotNull('organizer')->where('source', '!=', '')->pluck('id')->flip();
+        $asked = $user->meetings()->whereKey($coming->pluck('meeting_id')->unique()->all())->asked()->pluck('id')->flip();
         $tasks = $this->tasks($user, $coming);
         $inHand = $coming->contains('id', $chosen) ? $chosen : $coming->first(static fn (Occurrence $one): bool => ! $one->all_day && $one->ends_at > $now)?->id;
         $rows = [];

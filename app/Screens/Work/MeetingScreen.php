@@ -6,7 +6,6 @@ namespace App\Screens\Work;
 
 use App\ICalendar\Description;
 use App\ICalendar\JoinLink;
-use App\Meetings\AnswerMeeting;
 use App\Models\MeetingNote;
 use App\Models\Occurrence;
 use App\Models\User;
@@ -26,6 +25,6 @@ final readonly class MeetingScreen
         $note = $user->meetingNotes()->where('meeting_id', $occurrence->meeting_id)->where('starts_at', $occurrence->starts_at)->value('text');
         $others = $user->meetingNotes()->where('meeting_id', $occurrence->meeting_id)->where('starts_at', '!=', $occurrence->starts_at)->orderByDesc('starts_at')->limit(self::EARLIER)->get();
 
-        return new self($occurrence, $occurrence->link ?? JoinLink::ofText((string) $occurrence->place), (string) $note, array_values($others->all()), AnswerMeeting::isAsked($occurrence->meeting), Description::of($occurrence->meeting->source));
+        return new self($occurrence, $occurrence->link ?? JoinLink::ofText((string) $occurrence->place), (string) $note, array_values($others->all()), $occurrence->meeting->isAsked(), Description::of($occurrence->meeting->source));
     }
 }
