@@ -9,10 +9,12 @@ use App\Http\Middleware\GivesTextBack;
 use App\Http\Middleware\KeepsSession;
 use App\Http\Middleware\KnowsPerson;
 use App\Http\Middleware\MendPlan;
+use App\Http\Middleware\OwnAccount;
 use App\Http\Middleware\ReadableInput;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SentOnce;
 use App\Http\Middleware\StillSignedIn;
+use App\Http\Middleware\TypedDays;
 use App\Http\Troubles;
 use App\Http\TrustedHosts;
 use App\Models\Block;
@@ -42,7 +44,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->web(append: [ReadableInput::class], replace: [StartSession::class => KeepsSession::class, ValidateCsrfToken::class => ChecksKey::class]);
         $middleware->prependToPriorityList(before: ThrottleRequests::class, prepend: ReadableInput::class); // who counts the tries reads the address already
         $middleware->validateCsrfTokens(except: ['capture']); // a token of its own stands for the session there
-        $middleware->alias(['mend' => MendPlan::class, 'aside' => AsksAside::class, 'known' => KnowsPerson::class, 'once' => SentOnce::class, 'still' => StillSignedIn::class, 'given' => GivesTextBack::class]);
+        $middleware->alias(['mend' => MendPlan::class, 'aside' => AsksAside::class, 'known' => KnowsPerson::class, 'once' => SentOnce::class, 'still' => StillSignedIn::class, 'given' => GivesTextBack::class, 'typed' => TypedDays::class, 'own' => OwnAccount::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/shape');
     })

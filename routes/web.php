@@ -12,18 +12,22 @@ use App\Http\Controllers\CaptureController;
 use App\Http\Controllers\CloseController;
 use App\Http\Controllers\DayListController;
 use App\Http\Controllers\FileController;
+use App\Http\Controllers\FirstDayController;
 use App\Http\Controllers\GatherController;
 use App\Http\Controllers\HoursController;
 use App\Http\Controllers\LeaveController;
+use App\Http\Controllers\LensController;
 use App\Http\Controllers\LostPasswordController;
 use App\Http\Controllers\MeetingController;
 use App\Http\Controllers\MessageController;
 use App\Http\Controllers\OccurrenceController;
 use App\Http\Controllers\OutboxController;
+use App\Http\Controllers\OwnMeetingController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\PulseController;
 use App\Http\Controllers\ReserveController;
+use App\Http\Controllers\RoutineController;
 use App\Http\Controllers\SecondFactorController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SettingsController;
@@ -35,6 +39,7 @@ use App\Http\Controllers\TaskController;
 use App\Http\Controllers\TemplateController;
 use App\Http\Controllers\TokenController;
 use App\Http\Controllers\TryController;
+use App\Http\Controllers\TypedDayController;
 use App\Http\Controllers\UpController;
 use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WeighController;
@@ -70,7 +75,7 @@ Route::post('/capture', [CaptureController::class, 'store'])->name('capture.stor
 Route::get('/pulse', PulseController::class)->name('pulse')->middleware('known')
     ->withoutMiddleware([AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class, SubstituteBindings::class]);
 
-Route::middleware(['auth', 'still', 'given'])->group(function (): void {
+Route::middleware(['auth', 'still', 'given', 'own'])->group(function (): void {
     Route::get('/account', [AccountController::class, 'show'])->name('account');
     Route::put('/account/idle', [AccountController::class, 'idle'])->name('account.idle');
     Route::delete('/account/sign-ins', [AccountController::class, 'endOthers'])->name('account.sign-ins.end');
@@ -88,10 +93,16 @@ Route::middleware(['auth', 'still', 'given'])->group(function (): void {
     });
 });
 
-Route::middleware(['auth', 'still', 'given', 'mend', 'once'])->group(function (): void {
+Route::middleware(['auth', 'still', 'given', 'typed', 'mend', 'once'])->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
 
+    Route::get('/first-day', [FirstDayController::class, 'show'])->name('first.show');
+    Route::post('/first-day', [FirstDayController::class, 'step'])->name('first.step');
+    Route::post('/sample', [FirstDayController::class, 'sample'])->name('sample.begin')->middleware('throttle:sample');
+    Route::post('/sample/end', [FirstDayController::class, 'endSample'])->name('sample.end');
+
     Route::get('/gather', [GatherController::class, 'index'])->name('gather.index');
+    Route::get('/typed-day', TypedDayController::class)->name('typed-day')->middleware('aside');
     Route::get('/capture', [CaptureController::class, 'show'])->name('capture.show');
     Route::post('/capture/page', [CaptureController::class, 'keep'])->name('capture.keep');
     Route::get('/share', [GatherController::class, 'share'])->name('gather.share');
@@ -207,6 +218,12 @@ Route::middleware(['auth', 'still', 'given', 'mend', 'once'])->group(function ()
     Route::post('/blocks/{block}/done', [BlockController::class, 'done'])->name('blocks.done');
     Route::post('/blocks/{block}/part', [BlockController::class, 'partDone'])->name('blocks.part-done');
 
+    Route::post('/routines', [RoutineController::class, 'store'])->name('routines.store');
+    Route::patch('/routines/{routine}', [RoutineController::class, 'update'])->name('routines.update');
+    Route::delete('/routines/{routine}', [RoutineController::class, 'destroy'])->name('routines.destroy');
+    Route::patch('/routines/{routine}/days/{date}', [RoutineController::class, 'day'])->name('routines.day')->where('date', '\d{4}-\d{2}-\d{2}');
+    Route::patch('/lunch/{date}', [RoutineController::class, 'lunch'])->name('lunch.day')->where('date', '\d{4}-\d{2}-\d{2}');
+
     Route::post('/reserves', [ReserveController::class, 'store'])->name('reserves.store');
     Route::patch('/reserves/{reserve}', [ReserveController::class, 'update'])->name('reserves.update');
     Route::delete('/reserves/{reserve}', [ReserveController::class, 'destroy'])->name('reserves.destroy');
@@ -214,6 +231,9 @@ Route::middleware(['auth', 'still', 'given', 'mend', 'once'])->group(function ()
 
     Route::get('/meetings', [MeetingController::class, 'index'])->name('meetings.index');
     Route::post('/meetings', [MeetingController::class, 'store'])->name('meetings.store')->middleware('throttle:upload');
+    Route::post('/meetings/own', [OwnMeetingController::class, 'store'])->name('own.store');
+    Route::patch('/occurrences/{occurrence}', [OwnMeetingController::class, 'update'])->name('own.update');
+    Route::delete('/occurrences/{occurrence}', [OwnMeetingController::class, 'destroy'])->name('own.destroy');
     Route::get('/meetings/{meeting}', [MeetingController::class, 'at'])->name('meetings.at')->whereNumber('meeting');
     Route::patch('/meetings/{meeting}', [MeetingController::class, 'update'])->name('meetings.update');
     Route::get('/meetings/imports/{import}', [MeetingController::class, 'show'])->name('imports.show');
@@ -233,6 +253,7 @@ Route::middleware(['auth', 'still', 'given', 'mend', 'once'])->group(function ()
     Route::post('/occurrences/{occurrence}/decided', [OccurrenceController::class, 'decided'])->name('occurrences.decided');
     Route::post('/occurrences/{occurrence}/task', [MeetingController::class, 'task'])->name('occurrences.task');
 
+    Route::post('/lens', LensController::class)->name('lens');
     Route::post('/settings/areas', [AreaController::class, 'store'])->name('areas.store');
     Route::patch('/settings/areas/{area}', [AreaController::class, 'update'])->name('areas.update');
     Route::delete('/settings/areas/{area}', [AreaController::class, 'destroy'])->name('areas.destroy');
@@ -244,10 +265,14 @@ Route::middleware(['auth', 'still', 'given', 'mend', 'once'])->group(function ()
     Route::get('/outbox/{mail}', [OutboxController::class, 'show'])->name('outbox.show');
     Route::get('/outbox/{mail}/source', [OutboxController::class, 'source'])->name('outbox.source');
 
-    Route::get('/settings', [SettingsController::class, 'edit'])->name('settings.edit');
+    Route::get('/settings/{part?}', [SettingsController::class, 'edit'])->name('settings.edit');
     Route::put('/settings', [SettingsController::class, 'update'])->name('settings.update');
     Route::put('/settings/best-hours', [HoursController::class, 'updateBest'])->name('hours.best');
+    Route::post('/settings/hours', [HoursController::class, 'store'])->name('hours.store');
     Route::put('/settings/hours/{set}', [HoursController::class, 'update'])->name('hours.update');
-    Route::post('/settings/hours/{set}/dates', [HoursController::class, 'storeException'])->name('hours.dates.store');
-    Route::delete('/settings/hours/{set}/dates/{exception}', [HoursController::class, 'destroyException'])->name('hours.dates.destroy')->scopeBindings();
+    Route::patch('/settings/hours/{set}', [HoursController::class, 'rename'])->name('hours.rename');
+    Route::delete('/settings/hours/{set}', [HoursController::class, 'destroy'])->name('hours.destroy');
+    Route::post('/settings/hours/{set}/dates', [HoursController::class, 'storeDates'])->name('hours.dates.store');
+    Route::post('/settings/hours/{set}/holidays', [HoursController::class, 'holidays'])->name('hours.holidays')->middleware('throttle:upload');
+    Route::delete('/settings/hours/{set}/dates/{exception}', [HoursController::class, 'destroyDate'])->name('hours.dates.destroy')->scopeBindings();
 });

@@ -8,6 +8,8 @@ use App\Models\MailedLink;
 use App\Models\User;
 use App\Post\PostMail;
 use App\Time\Clock;
+use App\Wording\Dates;
+use App\Wording\Times;
 use Illuminate\Contracts\Session\Session;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -25,7 +27,7 @@ final readonly class ChangeDoors
             $user->mailedLinks()->delete(); // who changed the address with the old one has nothing of it
             SigningIn::endOthers($user, $session);
             ($this->happened)($user, $session === null ? 'password_reset' : 'password_changed');
-            ($this->post)($user, __('account.mail.password_subject'), __('account.mail.password_body', ['at' => $user->local(Clock::now())->format('D j F Y, H:i')]), Clock::now());
+            ($this->post)($user, __('account.mail.password_subject'), __('account.mail.password_body', ['at' => Dates::of($user)->full($user->local(Clock::now())).', '.Times::clock($user, Clock::now())]), Clock::now());
         });
         $session?->regenerate(true);
     }

@@ -7,6 +7,7 @@ namespace App\Accounts;
 use App\Models\User;
 use App\Post\PostMail;
 use App\Time\Clock;
+use App\Wording\Dates;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -40,7 +41,7 @@ final readonly class Leave
     /** The last day on which it can be taken back, as the person's calendar has it. */
     public static function day(User $user): string
     {
-        return $user->leaves_at === null ? '' : $user->local($user->leaves_at)->format('l j F Y');
+        return $user->leaves_at === null ? '' : Dates::of($user)->long($user->local($user->leaves_at), year: true);
     }
 
     /** Most rows of an account go a few hundred at a time, so that nobody else waits for all of them at once. */

@@ -12,15 +12,14 @@ use App\Planning\Replan;
 use App\Rows\Picks;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
-use Nekto\Core\Day\DayProposal;
 use Nekto\Core\Time\LocalDay;
 
-/** The at most three picks that make a day a success. Marking a task picks it for the day. */
+/** The few picks that make a day a success. Marking a task picks it for the day. */
 final readonly class KeyTasks
 {
     public function __construct(private Replan $replan, private TaskDoor $door) {}
 
-    /** @throws PlanConflict if the day is over or has three already */
+    /** @throws PlanConflict if the day is over or has all of them already */
     public function mark(Task $task, LocalDay $day, CarbonImmutable $now): ?PlanRevision
     {
         $today = Moments::today($task->user, $now);
@@ -29,8 +28,8 @@ final readonly class KeyTasks
 
         return ($this->replan)($task->user, $now, RevisionCause::Key, first: function () use ($task, $day, $picks, $now): void {
             $others = $picks->of($task->user->tasks()->where('key', true)->whereKeyNot($task->id)->getQuery(), $day)->pluck('title');
-            if ($others->count() >= DayProposal::KEYS) {
-                throw PlanConflict::threeKeys(array_values($others->map(static fn (string $title): string => "“{$title}”")->all()));
+            if ($others->count() >= $task->user->keys_most) {
+                throw PlanConflict::allKeys(array_values($others->map(static fn (string $title): string => "“{$title}”")->all()));
             }
             $this->door->change($task, ['key' => true, ...Picks::columns($task, $day)], $now);
         });

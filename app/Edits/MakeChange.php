@@ -15,7 +15,6 @@ use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
-use Nekto\Core\Day\DayProposal;
 use Nekto\Core\Time\LocalDay;
 
 /** Makes a change that was worked out; also within a Trial, where it is looked at first. */
@@ -72,7 +71,7 @@ final readonly class MakeChange
             $this->door->change($task->setRelation('user', $user), ['picked_on' => null], $now);
         }
         $done = $user->tasks()->where('key', true)->whereNotNull('done_at')->where('picked_on', $day->asString())->whereKeyNot($change->tasks)->count(); // they are of the three
-        $keys = array_slice($change->keys, 0, max(0, DayProposal::KEYS - $done));
+        $keys = array_slice($change->keys, 0, max(0, $user->keys_most - $done));
         foreach ($user->tasks()->whereKey($change->tasks)->with('user')->get() as $task) {
             $this->door->change($task, ['key' => in_array($task->id, $keys, true), ...Picks::columns($task, $day)], $now);
         }

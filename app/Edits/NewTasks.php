@@ -44,11 +44,11 @@ final class NewTasks
      */
     public function all(User $user, array $drafts, CarbonImmutable $now): array
     {
-        $area = $user->areas()->value('id');
+        $area = $user->usualArea();
         $projects = $user->projects()->whereKey(array_unique(array_filter(array_map(static fn (TaskDraft $one): ?int => isset($one->columns['project_id']) ? (int) $one->columns['project_id'] : null, $drafts))))->get()->keyBy('id')->all();
         $tasks = [];
         foreach (array_chunk($drafts, self::AT_ONCE) as $some) {
-            array_push($tasks, ...$this->write($user, array_map(fn (TaskDraft $draft): Task => $this->row($user, $draft, $now, (int) $area, $projects), $some), $now));
+            array_push($tasks, ...$this->write($user, array_map(fn (TaskDraft $draft): Task => $this->row($user, $draft, $now, $area, $projects), $some), $now));
         }
         $this->writeParts($user, $tasks, $drafts, $now);
         foreach ($tasks as $task) {

@@ -27,7 +27,7 @@ final class ProjectNames
 
         return $this->known[self::plain($name)] ??= $this->user->projects()->create([
             'name' => mb_substr(trim($name), 0, self::LONGEST),
-            'area_id' => $areaId ?? $this->user->areas()->firstOrFail()->id,
+            'area_id' => $areaId ?? $this->user->usualArea(),
         ]);
     }
 

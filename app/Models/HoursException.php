@@ -13,6 +13,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $hours_set_id
  * @property string $date Y-m-d
  * @property list<array{string, string}> $stretches
+ * @property string|null $name what for
+ * @property bool $everywhere a day off: of all sets of hours alike
  */
 final class HoursException extends Model
 {
@@ -20,11 +22,13 @@ final class HoursException extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['date', 'stretches'];
+    protected $attributes = ['name' => null, 'everywhere' => false];
+
+    protected $fillable = ['date', 'stretches', 'name', 'everywhere'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['stretches' => 'array'];
+        return ['stretches' => 'array', 'everywhere' => 'boolean'];
     }
 }

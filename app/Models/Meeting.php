@@ -28,6 +28,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $organizer address
  * @property int $sequence how often it was changed, as its organizer counts
  * @property bool $invited the person is one of those who were asked
+ * @property string|null $by_hand as the person wrote it down; null: it came from elsewhere
  * @property CarbonImmutable|null $expanded_until UTC; null = nothing more to come
  * @property-read Calendar $calendar
  */
@@ -35,9 +36,9 @@ final class Meeting extends Model
 {
     use WakesQuickly;
 
-    protected $fillable = ['calendar_id', 'uid', 'summary', 'source', 'lead_minutes', 'ignored', 'expanded_until', 'gone_at', 'missing', 'messaged', 'organizer', 'sequence', 'invited'];
+    protected $fillable = ['calendar_id', 'uid', 'summary', 'source', 'lead_minutes', 'ignored', 'expanded_until', 'gone_at', 'missing', 'messaged', 'organizer', 'sequence', 'invited', 'by_hand'];
 
-    protected $attributes = ['ignored' => false, 'lead_minutes' => null, 'gone_at' => null, 'missing' => false, 'messaged' => false, 'organizer' => null, 'sequence' => 0, 'invited' => false];
+    protected $attributes = ['ignored' => false, 'lead_minutes' => null, 'gone_at' => null, 'missing' => false, 'messaged' => false, 'organizer' => null, 'sequence' => 0, 'invited' => false, 'by_hand' => null];
 
     /** @return BelongsTo<Calendar, $this> */
     public function calendar(): BelongsTo

@@ -42,6 +42,17 @@ use Nekto\Core\Plan\DayBegins;
  * @property int $rhythm_break minutes
  * @property int $rhythm_long minutes of the long break
  * @property int $rhythm_after so many stretches of work
+ * @property int $keys_most key tasks of a day, at most
+ * @property int $morning_until minutes since local midnight
+ * @property int $afternoon_until minutes since local midnight
+ * @property int|null $sleep_from minutes since local midnight; null: hours alone say when nothing is planned
+ * @property int|null $sleep_to minutes since local midnight
+ * @property bool $twelve_hours 2:30 pm
+ * @property string $dates in which language and order: a key of App\Wording\Dates
+ * @property int $week_starts 1 Monday to 7 Sunday
+ * @property int|null $lens_id the group that every screen is narrowed to
+ * @property array<string, string>|null $first_day which of its steps are over, and how; null: all of it is
+ * @property int|null $sample_of the account that looks at this sample
  * @property string|null $morning_on Y-m-d, the day whose morning run is over
  * @property string|null $looked_after_at UTC, as it is stored: the minute whose work the worker has done
  * @property string|null $read_as of its zone and addresses, as whose its meetings were read
@@ -62,6 +73,7 @@ final class User extends Authenticatable
         'name', 'email', 'password', 'zone', 'margin_percent', 'buffer_before', 'buffer_after', 'lunch_from', 'lunch_to',
         'deep_limit', 'estimates', 'addresses', 'theme', 'single_keys', 'tempo', 'least_piece', 'offer_anew', 'day_begins', 'best_hours', 'month_first', 'carry_picks', 'mend_asks', 'reminds', 'remind_before',
         'remind_mail', 'close_at', 'sound', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after', 'morning_on',
+        'keys_most', 'morning_until', 'afternoon_until', 'sleep_from', 'sleep_to', 'twelve_hours', 'dates', 'week_starts', 'lens_id', 'first_day',
     ];
 
     protected $hidden = ['password', 'remember_token', 'second_secret', 'recovery'];
@@ -73,6 +85,7 @@ final class User extends Authenticatable
         'lunch_to' => null, 'deep_limit' => 240, 'estimates' => 'typed', 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm', 'least_piece' => 30, 'offer_anew' => 480, 'day_begins' => 'pull', 'best_hours' => null, 'month_first' => false, 'carry_picks' => true,
         'mend_asks' => false, 'reminds' => 'meetings,blocks,due,waiting,close', 'remind_before' => 5, 'remind_mail' => false, 'close_at' => 1035, 'sound' => true,
         'rhythm_work' => null, 'rhythm_break' => 10, 'rhythm_long' => 30, 'rhythm_after' => 4, 'morning_on' => null,
+        'keys_most' => 3, 'morning_until' => 720, 'afternoon_until' => 1080, 'sleep_from' => null, 'sleep_to' => null, 'twelve_hours' => false, 'dates' => 'en', 'week_starts' => 1, 'lens_id' => null, 'first_day' => null, 'sample_of' => null,
     ];
 
     /** @return HasMany<HoursSet, $this> */
@@ -273,6 +286,32 @@ final class User extends Authenticatable
         return $this->hasMany(TaskEvent::class);
     }
 
+    /** @return HasMany<Routine, $this> */
+    public function routines(): HasMany
+    {
+        return $this->hasMany(Routine::class)->orderBy('at')->orderBy('id');
+    }
+
+    /** @return HasMany<LunchDay, $this> */
+    public function lunchDays(): HasMany
+    {
+        return $this->hasMany(LunchDay::class);
+    }
+
+    /** Where something new goes that says no area: the first; while the person looks through a lens, the first that it lets through. */
+    public function usualArea(): int
+    {
+        $seen = $this->lens_id === null ? null : $this->areas()->where('group_id', $this->lens_id)->value('id');
+
+        return (int) ($seen ?? $this->areas()->value('id'));
+    }
+
+    /** @return array<string, array{int, int}> minutes of the local day from and until, by the name of the part */
+    public function dayParts(): array
+    {
+        return ['morning' => [0, $this->morning_until], 'afternoon' => [$this->morning_until, $this->afternoon_until], 'evening' => [$this->afternoon_until, 1440]];
+    }
+
     /** @return list<string> every address under which a calendar may know the person, in lower case */
     public function calendarAddresses(): array
     {
@@ -294,6 +333,7 @@ final class User extends Authenticatable
             'password' => 'hashed', 'second_since' => 'immutable_datetime', 'leaves_at' => 'immutable_datetime', 'recovery' => 'array', 'second_step' => 'integer', 'idle_minutes' => 'integer', 'single_keys' => 'boolean', 'month_first' => 'boolean', 'carry_picks' => 'boolean', 'mend_asks' => 'boolean', 'remind_mail' => 'boolean', 'sound' => 'boolean',
             'remind_before' => 'integer', 'close_at' => 'integer', 'rhythm_work' => 'integer', 'rhythm_break' => 'integer', 'rhythm_long' => 'integer', 'rhythm_after' => 'integer', 'margin_percent' => 'integer', 'buffer_before' => 'integer',
             'buffer_after' => 'integer', 'deep_limit' => 'integer', 'least_piece' => 'integer', 'offer_anew' => 'integer', 'day_begins' => DayBegins::class, 'best_hours' => 'array', 'estimates' => EstimateUse::class, 'lunch_from' => 'integer', 'lunch_to' => 'integer',
+            'keys_most' => 'integer', 'morning_until' => 'integer', 'afternoon_until' => 'integer', 'sleep_from' => 'integer', 'sleep_to' => 'integer', 'twelve_hours' => 'boolean', 'week_starts' => 'integer', 'first_day' => 'array',
         ];
     }
 }

@@ -34,6 +34,22 @@ final readonly class Expected
         }
     }
 
+    /**
+     * Minutes that another use would add to open work whose estimate was typed and never corrected by hand.
+     *
+     * @param  list<int>  $tasks  by id
+     */
+    public function wouldAdd(User $user, EstimateUse $use, array $tasks): int
+    {
+        $pairs = $this->past->pairs($user);
+        $more = 0;
+        foreach ($user->tasks()->plannable()->whereKey($tasks)->whereNull('said_at')->where('said', '>', 0)->get(['id', 'user_id', 'area_id', 'demand', 'said', 'expected']) as $task) {
+            $more += (self::of($use, Correction::of($pairs, (string) $task->area_id, $task->demand, (int) $task->said), (int) $task->said) ?? (int) $task->said) - ($task->expected ?? (int) $task->said);
+        }
+
+        return $more;
+    }
+
     /** What is less than a step of the grid is no reason to lay anything elsewhere. */
     private static function steps(?int $minutes): ?int
     {

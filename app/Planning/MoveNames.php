@@ -6,6 +6,7 @@ namespace App\Planning;
 
 use App\Models\Occurrence;
 use App\Models\RevisionCause;
+use App\Rows\RoutineTime;
 use App\Rows\RowMapper;
 use App\Time\Moments;
 use Nekto\Core\Plan\Move;
@@ -45,7 +46,13 @@ final readonly class MoveNames
         $meeting = $loaded->time->occurrences->first(static fn (Occurrence $occurrence): bool => $occurrence->blocks()
             && RowMapper::withBuffers($occurrence, $loaded->time->user)->overlaps($place));
 
-        return $meeting === null ? [] : [
+        if ($meeting === null) {
+            $routine = array_values(array_filter($loaded->time->routines, static fn (RoutineTime $one): bool => ! $one->routine->deep && $one->time->overlaps($place)))[0] ?? null;
+
+            return $routine === null ? [] : ['by' => $routine->routine->title, 'by_from' => $routine->time->start, 'by_to' => $routine->time->end];
+        }
+
+        return [
             'by' => $meeting->shownName(),
             'by_from' => Moments::minute($meeting->starts_at),
             'by_to' => Moments::minute($meeting->ends_at),

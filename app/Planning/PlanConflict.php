@@ -74,9 +74,9 @@ final class PlanConflict extends \RuntimeException
     }
 
     /** @param  list<string>  $titles  of the three */
-    public static function threeKeys(array $titles): self
+    public static function allKeys(array $titles): self
     {
-        return new self(__('plan.conflict.three_keys', ['titles' => implode(', ', $titles)]));
+        return new self(__('plan.conflict.all_keys', ['titles' => implode(', ', $titles)]));
     }
 
     public static function notBegun(): self

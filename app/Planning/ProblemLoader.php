@@ -36,9 +36,6 @@ use Nekto\Core\Time\LocalDay;
 /** Reads a person's open work, in nine queries, and makes a planning problem of it. */
 final readonly class ProblemLoader
 {
-    /** Minutes of the local day from and until. */
-    private const PARTS = ['morning' => [0, 720], 'afternoon' => [720, 1080], 'evening' => [1080, 1440]];
-
     /** What each further piece of a task costs, in twentieths of a minute: for a task of medium importance 300 minutes later. */
     private const PIECE = 600;
 
@@ -95,8 +92,9 @@ final readonly class ProblemLoader
             previous: $afresh ? [] : self::coreBlocks($movable, false),
             deepLimit: $limits->deep,
             hoursLimits: $limits->lines,
-            parts: self::PARTS,
+            parts: $rows->time->user->dayParts(),
             bestHours: $rows->time->bestHours(),
+            deepOnly: $rows->time->deepOnly()->intervals === [] ? null : $rows->time->deepOnly(),
             tempo: Tempo::from($rows->time->user->tempo),
             leastPiece: $rows->time->user->least_piece,
             lineIsWish: true,

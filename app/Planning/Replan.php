@@ -75,6 +75,35 @@ final readonly class Replan
         return $this->journal->record($user, $cause, $now, $change);
     }
 
+    /**
+     * What the plan would be made of after a change of rows that has just been made; nothing is stored of the plan itself.
+     * Null where nothing follows a change.
+     */
+    public function rowsAfter(User $user, CarbonImmutable $now): ?PlanRows
+    {
+        if (! $this->isUnderway($user)) {
+            return null;
+        }
+        $this->plans->dropWithoutWork($user);
+        $this->expected->refresh($user);
+
+        return $this->problems->read($user, $now);
+    }
+
+    /**
+     * What would move and what would become late: reckoned from rows alone, however long it takes nobody waits for it at the
+     * database.
+     *
+     * @param  array<int, int>|null  $was  how late each task was, by task id; null: not known
+     */
+    public function foreseen(PlanRows $rows, ?array $was): Changed
+    {
+        $calm = $this->problems->problem($rows);
+        $plan = $this->planner->plan($calm->problem);
+
+        return new Changed($this->names->of((new PlanDifference($calm->problem, $plan))->moves(), $calm, RevisionCause::Changed), Lateness::becoming($was, $calm, new Outcome($calm->problem, $plan)));
+    }
+
     /** True once a person's work has been laid out: from then on the plan looks after itself. */
     private function isUnderway(User $user): bool
     {

@@ -33,7 +33,7 @@ final readonly class TakeBack
      */
     public function again(User $user, ?int $revision, CarbonImmutable $now): ?Undone
     {
-        return $this->followed($user, $now, fn (): ?Undone => $this->journal->redo($user, $revision));
+        return $this->followed($user, $now, fn (): ?Undone => $this->journal->redo($user, $revision, $now));
     }
 
     /** @param  \Closure(): ?Undone  $take */

@@ -32,7 +32,7 @@ final readonly class PostMail
         $sent = $user->outboxMails()->create(['to' => $user->email, 'subject' => $subject, 'body' => $body, 'source' => '', 'sent_at' => $now]);
         $mail->getHeaders()->addIdHeader('Message-ID', "{$sent->id}.{$now->getTimestamp()}@".self::host());
         $sent->update(['source' => $mail->toString()]);
-        self::send($mail);
+        $user->sample_of !== null || self::send($mail);
 
         return $sent;
     }
@@ -60,7 +60,7 @@ final readonly class PostMail
         $headers->addIdHeader('Message-ID', "{$sent->id}.{$now->getTimestamp()}@".self::host());
         $source = (new Message($headers, $part))->toString();
         $sent->update(['source' => $source]);
-        (string) config('nekto.mail') === '' || SendMail::dispatch($source, $to)->afterCommit();
+        (string) config('nekto.mail') === '' || $user->sample_of !== null || SendMail::dispatch($source, $to)->afterCommit();
 
         return $sent;
     }

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Accounts\KnownBrowser;
 use App\Accounts\Persons;
+use App\Calendars\ByHand;
 use App\Calendars\Fetch;
 use App\Calendars\PublicHost;
 use App\Calendars\TakeMessageFile;
@@ -25,6 +26,7 @@ use App\Screens\Frame\Frame;
 use App\Screens\Signs;
 use App\Time\Clock;
 use App\Undo\Once;
+use App\Undo\Restored;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\Hashing\Hasher;
@@ -66,6 +68,7 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('password', fn (Request $request): array => [Limit::perMinute(5)->by('minute|'.$tried($request))->after($wrong), Limit::perHour(30)->by('hour|'.$tried($request))->after($wrong)]);
         RateLimiter::for('forgotten', fn (Request $request): array => [Limit::perHour(5)->by('account|'.$email($request)), Limit::perHour(20)->by((string) $request->ip())]);
         RateLimiter::for('sign-up', fn (Request $request): Limit => Limit::perHour(20)->by((string) $request->ip()));
+        RateLimiter::for('sample', fn (Request $request): Limit => Limit::perHour(Clock::stands() ? 1000 : 6)->by((string) $request->user()?->getAuthIdentifier()));
         RateLimiter::for('upload', fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->user()?->getAuthIdentifier()));
         RateLimiter::for('fetch', fn (Request $request): Limit => Limit::perMinute(Clock::stands() ? 1000 : 12) // while the clock stands no minute ends
             ->by((string) $request->user()?->getAuthIdentifier()));
@@ -83,6 +86,7 @@ final class AppServiceProvider extends ServiceProvider
         // What a page looks at is read once in a request; the present and the person are those of the request.
         $this->app->scoped(Once::class);
         $this->app->bind(Desk::class, fn (): Desk => $this->desk());
+        Event::listen(Restored::class, static fn (Restored $came) => ByHand::again($came->user, $came->rows['meetings'] ?? [], $came->now));
         Event::listen(RouteMatched::class, static fn (RouteMatched $matched) => $matched->route->flushController()); // a process that answers many requests keeps no desk of the last one
         // SQLite lets a transaction that has only read so far fail at once when it wants to write and another one has
         // written meanwhile. One that begins with a write waits for its turn instead. (The connection's transaction_mode
@@ -134,6 +138,7 @@ final class AppServiceProvider extends ServiceProvider
             'mail' => static fn (User $user) => $user->outboxMails(),
             'signIn' => static fn (User $user) => $user->signIns(),
             'reserve' => static fn (User $user) => $user->reserves(),
+            'routine' => static fn (User $user) => $user->routines(),
             'context' => static fn (User $user) => $user->contexts(),
         ];
         foreach ($own as $name => $rows) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Rows;
 
 use App\Models\Block;
+use App\Models\BlockState;
 use App\Models\User;
 use App\Models\Worked;
 use App\Time\Moments;
@@ -13,6 +14,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
 use Nekto\Core\Time\Interval;
+use Nekto\Core\Time\IntervalSet;
 
 /** A person's blocks by when they are. */
 final readonly class Blocks
@@ -25,6 +27,17 @@ final readonly class Blocks
     {
         return $user->blocks()->where('starts_at', '<', Moments::moment($span->end))->where('starts_at', '>', Moments::moment($span->start - self::LONGEST))
             ->where('ends_at', '>', Moments::moment($span->start))->orderBy('starts_at');
+    }
+
+    /**
+     * The time that is the person's own choice: what a day can carry is counted without it.
+     *
+     * @param  Collection<int, Block>  $blocks
+     */
+    public static function anchored(Collection $blocks): IntervalSet
+    {
+        return IntervalSet::covering(...$blocks->filter(static fn (Block $block): bool => $block->anchored && $block->state !== BlockState::Passed)
+            ->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all());
     }
 
     /**

@@ -33,6 +33,7 @@ final readonly class Candidate
         public Pull $pull,
         public bool $isNext = true,
         public int $set = 0,
+        public int $area = 0,
     ) {}
 
     /**

@@ -53,6 +53,7 @@ final class Candidates
                 Pull::of($importance, $demand?->pressure(), Push::from((int) $row->push), intdiv($minute - Moments::stored($row->created_at), 1440)),
                 ! isset($steps->before[$row->id]),
                 (int) $row->hours_set_id,
+                (int) $row->area_id,
             );
         });
     }
@@ -118,7 +119,7 @@ final class Candidates
         $all = DB::table('tasks')->join('areas', 'areas.id', 'tasks.area_id')->leftJoin('projects', 'projects.id', 'tasks.project_id')->leftJoin('sections', 'sections.id', 'tasks.section_id')
             ->where('tasks.user_id', $user->id)->whereIn('stage', [TaskStage::Inbox->value, TaskStage::Open->value, TaskStage::Waiting->value])->whereNull('tasks.done_at')->whereNull('tasks.deleted_at')
             ->orderBy('tasks.created_at')->orderBy('tasks.id')
-            ->get(['tasks.id', 'stage', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'due_on', 'due_at', 'said', 'said_at', 'expected', DB::raw(Worked::sinceSaid($now).' as worked'), 'demand', 'not_before', 'carried', 'tasks.created_at',
+            ->get(['tasks.id', 'tasks.area_id', 'stage', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'due_on', 'due_at', 'said', 'said_at', 'expected', DB::raw(Worked::sinceSaid($now).' as worked'), 'demand', 'not_before', 'carried', 'tasks.created_at',
                 'tasks.project_id', 'tasks.section_id', 'tasks.position', DB::raw('coalesce(sections.sequential, projects.sequential, 0) as sequential')]);
         $rows = [];
         foreach ($all as $row) {

@@ -52,6 +52,8 @@ final class Desk
 
     private ?User $user = null;
 
+    private ?Lens $lens = null;
+
     /** @param  \Closure(): User  $person  asked when first needed: what is made for a request may be made before its sign-in is read */
     public function __construct(private readonly \Closure $person, public readonly CarbonImmutable $now, private readonly WorkTimeLoader $times) {}
 
@@ -62,7 +64,7 @@ final class Desk
 
     public function forget(): void
     {
-        $this->time = $this->near = $this->planned = $this->open = $this->areas = null;
+        $this->time = $this->near = $this->planned = $this->open = $this->areas = $this->lens = null;
         $this->tasks = $this->blocks = $this->days = $this->kept = [];
     }
 
@@ -133,6 +135,18 @@ final class Desk
     public function open(): OpenTasks
     {
         return $this->open ??= Candidates::of($this);
+    }
+
+    /** What the person looks through. */
+    public function lens(): Lens
+    {
+        if ($this->lens === null) {
+            $id = $this->user()->lens_id;
+            $group = $id === null ? null : $this->user()->calendarGroups()->find($id);
+            $this->lens = $group === null ? Lens::none() : Lens::of($group, $this->areas());
+        }
+
+        return $this->lens;
     }
 
     /** @return Collection<int, Area> by id, in their order */

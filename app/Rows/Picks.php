@@ -13,7 +13,6 @@ use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
-use Nekto\Core\Day\DayProposal;
 use Nekto\Core\Time\LocalDay;
 
 /**
@@ -87,7 +86,7 @@ final readonly class Picks
     }
 
     /**
-     * The at most three picks that make that day a success: its own before those left over.
+     * The few picks that make that day a success: its own before those left over.
      *
      * @param  Collection<int, Task>  $tasks
      * @return array<int, true> by task id
@@ -95,7 +94,7 @@ final readonly class Picks
     public function keys(Collection $tasks, LocalDay $day): array
     {
         $keys = $tasks->filter(fn (Task $task): bool => $task->key && ($task->picked_on === $day->asString() || $this->isFor($task, $day)))->unique('id')
-            ->sortBy(static fn (Task $task): array => [$task->picked_on !== $day->asString(), -($task->importance->value ?? 0), $task->id])->take(DayProposal::KEYS);
+            ->sortBy(static fn (Task $task): array => [$task->picked_on !== $day->asString(), -($task->importance->value ?? 0), $task->id])->take($this->user->keys_most);
 
         return array_fill_keys($keys->pluck('id')->all(), true);
     }

@@ -7,6 +7,7 @@ namespace App\Rows;
 use App\Models\Block;
 use App\Models\Entry;
 use App\Models\HoursSet;
+use App\Models\LunchDay;
 use App\Models\Occurrence;
 use App\Models\Reserve;
 use App\Models\User;
@@ -14,6 +15,7 @@ use App\Time\Moments;
 use Nekto\Core\Hours\Stretch;
 use Nekto\Core\Hours\WeeklyHours;
 use Nekto\Core\Time\Interval;
+use Nekto\Core\Time\LocalDay;
 
 /** Turns rows into core values. */
 final class RowMapper
@@ -34,14 +36,32 @@ final class RowMapper
         return $user->best_hours === null || $user->best_hours === [] ? null : WeeklyHours::fromArrays($user->best_hours);
     }
 
-    /** The daily lunch as hours of its own; closed if the person has none. */
-    public static function lunch(User $user): WeeklyHours
+    /**
+     * The daily lunch as hours of its own; closed if the person has none.
+     *
+     * @param  list<LunchDay>  $others  days with another
+     */
+    public static function lunch(User $user, array $others = []): WeeklyHours
     {
-        $lunch = $user->lunch_from !== null && $user->lunch_to !== null && $user->lunch_to > $user->lunch_from
-            ? [new Stretch($user->lunch_from, $user->lunch_to)]
-            : [];
+        $lunch = static fn (?int $from, ?int $to): array => $from !== null && $to !== null && $to > $from ? [new Stretch($from, $to)] : [];
+        $exceptions = [];
+        foreach ($others as $one) {
+            $exceptions[LocalDay::fromString($one->date)->number] = $lunch($one->from, $one->to);
+        }
 
-        return new WeeklyHours(array_fill_keys(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'], $lunch));
+        return new WeeklyHours(array_fill_keys(WeeklyHours::WEEKDAYS, $lunch($user->lunch_from, $user->lunch_to)), $exceptions);
+    }
+
+    /** The nights, as hours of their own: nothing is planned in them, whatever hours reach in. */
+    public static function sleep(User $user): WeeklyHours
+    {
+        [$from, $to] = [$user->sleep_from, $user->sleep_to];
+        if ($from === null || $to === null || $from === $to) {
+            return new WeeklyHours([]);
+        }
+        $night = $from < $to ? [new Stretch($from, $to)] : [...($to > 0 ? [new Stretch(0, $to)] : []), new Stretch($from, 1440)];
+
+        return new WeeklyHours(array_fill_keys(WeeklyHours::WEEKDAYS, $night));
     }
 
     public static function time(Block|Occurrence|Reserve $row): Interval

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Rows;
 
 use App\Models\HoursSet;
+use App\Models\LunchDay;
 use App\Models\Occurrence;
 use App\Models\Reserve;
 use App\Models\User;
@@ -27,6 +28,8 @@ final class WorkTime
 
     private ?IntervalSet $busy = null;
 
+    private ?IntervalSet $sleep = null;
+
     /** @var array<int, WeeklyHours> by the set's id */
     private array $weekly = [];
 
@@ -42,6 +45,8 @@ final class WorkTime
      * @param  list<Reserve>  $reserves  time kept free by hand, by start
      * @param  list<Interval>  $ended  ends of days that the person cleared
      * @param  list<Interval>  $more  what further meetings take, more than anybody reads
+     * @param  list<RoutineTime>  $routines  time kept free every week, by start
+     * @param  list<LunchDay>  $lunches  days with another lunch
      */
     public function __construct(
         public readonly User $user,
@@ -52,13 +57,15 @@ final class WorkTime
         public readonly array $reserves = [],
         public readonly array $ended = [],
         public readonly array $more = [],
+        public readonly array $routines = [],
+        private readonly array $lunches = [],
     ) {
         $this->zone = Zones::named($user->zone);
     }
 
     public function lunch(): IntervalSet
     {
-        return $this->lunch ??= RowMapper::lunch($this->user)->during($this->zone, $this->first, $this->days);
+        return $this->lunch ??= RowMapper::lunch($this->user, $this->lunches)->during($this->zone, $this->first, $this->days);
     }
 
     /** Meetings that block, each with the time kept free around it, reserves, and ends of days. */
@@ -71,10 +78,19 @@ final class WorkTime
                     $busy[] = RowMapper::withBuffers($occurrence, $this->user);
                 }
             }
-            $this->busy = IntervalSet::covering(...$busy, ...array_map(RowMapper::time(...), $this->reserves));
+            $this->busy = IntervalSet::covering(...$busy, ...$this->keptFree());
         }
 
         return $this->busy;
+    }
+
+    /** @return list<Interval> time kept free by hand, of one day or of every week */
+    public function keptFree(): array
+    {
+        return [
+            ...array_map(RowMapper::time(...), $this->reserves),
+            ...array_map(static fn (RoutineTime $one): Interval => $one->time, array_values(array_filter($this->routines, static fn (RoutineTime $one): bool => ! $one->routine->deep))),
+        ];
     }
 
     /** Where deep work goes best; null if the person has said nothing. */
@@ -83,10 +99,21 @@ final class WorkTime
         return RowMapper::bestHours($this->user)?->during($this->zone, $this->first, $this->days);
     }
 
-    /** Hours of a set, lunch left out. */
+    /** Time in which deep work may lie, and nothing else. */
+    public function deepOnly(): IntervalSet
+    {
+        return IntervalSet::covering(...array_map(static fn (RoutineTime $one): Interval => $one->time, array_filter($this->routines, static fn (RoutineTime $one): bool => $one->routine->deep)));
+    }
+
+    /** Hours of a set, lunch and nights left out. */
     public function hours(int $set): IntervalSet
     {
-        return $this->hours[$set] ??= $this->weekly($set)->during($this->zone, $this->first, $this->days)->without($this->lunch());
+        return $this->hours[$set] ??= $this->weekly($set)->during($this->zone, $this->first, $this->days)->without($this->lunch())->without($this->sleep());
+    }
+
+    private function sleep(): IntervalSet
+    {
+        return $this->sleep ??= RowMapper::sleep($this->user)->during($this->zone, $this->first, $this->days);
     }
 
     /** @return array<int, IntervalSet> the same of all sets, by id */
@@ -120,6 +147,8 @@ final class WorkTime
             array_values(array_filter($this->reserves, static fn (Reserve $one): bool => RowMapper::time($one)->overlaps($around))),
             array_values(array_filter($this->ended, static fn (Interval $one): bool => $one->overlaps($around))),
             array_values(array_filter($this->more, static fn (Interval $one): bool => $one->overlaps($around))),
+            array_values(array_filter($this->routines, static fn (RoutineTime $one): bool => $one->time->overlaps($around))),
+            $this->lunches,
         );
     }
 
@@ -143,7 +172,7 @@ final class WorkTime
     /** Hours of that day with lunch still in them. */
     public function hoursOn(int $set, LocalDay $day): IntervalSet
     {
-        return $this->weekly($set)->during($this->zone, $day, 1);
+        return $this->weekly($set)->during($this->zone, $day, 1)->without($this->covers($day) ? $this->sleep() : RowMapper::sleep($this->user)->during($this->zone, $day, 1));
     }
 
     /** What the day can carry in that set of hours. */

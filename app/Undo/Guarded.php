@@ -12,7 +12,7 @@ final class Guarded
      * them. What is the person's text, or says where a row comes from, stays; so does what only the worker keeps.
      */
     public const TABLES = [
-        'users' => ['name', 'email', 'password', 'remember_token', 'addresses', 'morning_on', 'looked_after_at', 'read_as', 'second_secret', 'second_since', 'second_step', 'recovery', 'idle_minutes', 'leaves_at', 'created_at', 'updated_at'],
+        'users' => ['name', 'email', 'password', 'remember_token', 'addresses', 'morning_on', 'looked_after_at', 'read_as', 'second_secret', 'second_since', 'second_step', 'recovery', 'idle_minutes', 'leaves_at', 'lens_id', 'first_day', 'sample_of', 'created_at', 'updated_at'],
         'hours_sets' => ['user_id', 'created_at', 'updated_at'],
         'hours_exceptions' => ['hours_set_id'],
         'calendar_groups' => ['user_id'],
@@ -26,6 +26,9 @@ final class Guarded
         'meetings' => ['user_id', 'calendar_id', 'uid', 'summary', 'source', 'expanded_until', 'missing', 'messaged', 'organizer', 'sequence', 'invited', 'created_at', 'updated_at'],
         'meeting_notes' => ['user_id'],
         'reserves' => ['user_id'],
+        'routines' => ['user_id'],
+        'routine_days' => ['user_id'],
+        'lunch_days' => ['user_id'],
         'blocks' => ['user_id'],
         'entries' => ['user_id'],
         'early_ends' => ['user_id'],
@@ -38,7 +41,7 @@ final class Guarded
     /** What a column refers to, by its name. */
     public const REFERENCES = [
         'hours_set_id' => 'hours_sets', 'area_id' => 'areas', 'project_id' => 'projects', 'section_id' => 'sections', 'repeat_id' => 'repeats',
-        'task_id' => 'tasks', 'meeting_id' => 'meetings', 'calendar_id' => 'calendars', 'group_id' => 'calendar_groups', 'reserve_id' => 'reserves',
+        'task_id' => 'tasks', 'meeting_id' => 'meetings', 'calendar_id' => 'calendars', 'group_id' => 'calendar_groups', 'reserve_id' => 'reserves', 'routine_id' => 'routines',
     ];
 
     /** Tables whose rows are let go before they are gone: nothing is brought back into one that was. */

@@ -9,6 +9,7 @@ use App\Models\RevisionCause;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 
 /** Keeps what each change did to its rows, column by column, so that undo brings back just that. */
 final class Journal
@@ -79,6 +80,7 @@ final class Journal
                 $user->blocks()->planned()->whereKey($restore->restored('blocks'))->update(['put_back' => true]);
             }
             $this->log()->end();
+            Event::dispatch(new Restored($user, $restore->all(), $now));
             $revision->update(['undone_at' => $now, 'seen_at' => $now, 'redo' => self::changes($this->log())]);
 
             return new Undone($revision, $restore->leftAlone(), $user->planRevisions()->whereNull('undone_at')->where('id', '>', $revision->id)->doesntExist());
@@ -91,9 +93,9 @@ final class Journal
      *
      * @param  int|null  $id  of the revision that was undone; null: the one that was undone last
      */
-    public function redo(User $user, ?int $id): ?Undone
+    public function redo(User $user, ?int $id, CarbonImmutable $now): ?Undone
     {
-        return DB::transaction(function () use ($user, $id): ?Undone {
+        return DB::transaction(function () use ($user, $id, $now): ?Undone {
             $revision = $id === null ? PlanRevision::redoable($user)->oldest('id')->first() : $user->planRevisions()->whereNotNull('undone_at')->whereNotNull('redo')->find($id);
             if ($revision === null) {
                 return null;
@@ -102,6 +104,7 @@ final class Journal
             $since = $user->planRevisions()->whereNull('undone_at')->where('id', '>', $revision->id)->exists();
             $restore = new Restore($user, $this->log());
             $restore($revision->redo ?? []);
+            Event::dispatch(new Restored($user, $restore->all(), $now));
             $revision->update(['undone_at' => null, 'redo' => null]);
 
             return new Undone($revision, $restore->leftAlone(), ! $since);

@@ -48,6 +48,12 @@ final class Restore
         return array_keys($this->restored[$table] ?? []);
     }
 
+    /** @return array<string, list<int>> the same of all tables */
+    public function all(): array
+    {
+        return array_map(array_keys(...), $this->restored);
+    }
+
     /** @return list<string> names of what was left alone */
     public function leftAlone(): array
     {

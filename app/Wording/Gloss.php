@@ -92,7 +92,7 @@ final readonly class Gloss
         $zone = Zones::named($this->user->zone);
         $day = Times::day($this->user, $zone->at($when->day, 720), $this->now);
 
-        return $when->minuteOfDay === null ? $day : $day.', '.Moments::moment($zone->at($when->day, min(1439, $when->minuteOfDay)))->setTimezone($this->user->zone)->format('H:i');
+        return $when->minuteOfDay === null ? $day : $day.', '.Times::clock($this->user, $zone->at($when->day, min(1439, $when->minuteOfDay)));
     }
 
     private function repeat(Recurrence $repeat): string

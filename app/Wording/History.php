@@ -23,7 +23,7 @@ final readonly class History
     public function lines(Collection $events): array
     {
         return array_values($events->map(fn (TaskEvent $event): array => [
-            'when' => $this->user->local($event->at)->format('D j M Y, H:i'),
+            'when' => Dates::of($this->user)->full($this->user->local($event->at)).', '.Times::clock($this->user, $event->at),
             'what' => $this->words($event),
         ])->all());
     }
@@ -46,6 +46,11 @@ final readonly class History
         };
     }
 
+    private function moment(CarbonImmutable $at): string
+    {
+        return Dates::of($this->user)->short($this->user->local($at)).', '.Times::clock($this->user, $at);
+    }
+
     private function value(string $what, int|string|bool|null $value): string
     {
         if ($value === null || $value === '') {
@@ -57,7 +62,7 @@ final readonly class History
             'estimate', 'said' => Times::duration((int) $value),
             'push' => ['1' => 'treat as urgent', '0' => 'none', '-1' => 'hold back'][(string) (Push::tryFrom((int) $value)->value ?? 0)],
             'due_hard' => (bool) $value ? 'hard' : 'soft',
-            'due_at', 'not_before', 'set_at', 'done_at' => $this->user->local(CarbonImmutable::parse((string) $value, 'UTC'))->format('D j M, H:i'),
+            'due_at', 'not_before', 'set_at', 'done_at' => $this->moment(CarbonImmutable::parse((string) $value, 'UTC')),
             'area_id' => (string) $this->user->areas()->whereKey((int) $value)->value('name'),
             'project_id' => (string) $this->user->projects()->withTrashed()->whereKey((int) $value)->value('name'),
             default => (string) $value,

@@ -13,10 +13,6 @@ use Nekto\Core\Time\LocalDay;
 /** Times and durations as they are said on the screens. Moments may be given in minutes since 1970-01-01T00:00Z. */
 final class Times
 {
-    private const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
-
-    private const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-
     /** Dates further away than this say their year. */
     private const NEAR_DAYS = 180;
 
@@ -37,18 +33,52 @@ final class Times
         return str_ends_with($text, ' min') ? substr($text, 0, -4) : $text;
     }
 
-    /** The wall clock in the person's zone, as 14:45. */
+    /** The wall clock in the person's zone, as 14:45 or 2:45 pm. */
     public static function clock(User $user, CarbonImmutable|int $moment): string
     {
-        $minute = Zones::named($user->zone)->minuteOfDay(self::minute($moment));
+        return self::ofDay($user, Zones::named($user->zone)->minuteOfDay(self::minute($moment)));
+    }
 
-        return sprintf('%02d:%02d', intdiv($minute, 60), $minute % 60);
+    /** The same where there is little room, and half of the day is plain: 10:20. */
+    public static function brief(User $user, CarbonImmutable|int $moment): string
+    {
+        return (string) preg_replace('/ [ap]m$/', '', self::clock($user, $moment));
+    }
+
+    /** The same, and 9 am for 9:00 am. */
+    public static function hour(User $user, CarbonImmutable|int $moment): string
+    {
+        return (string) preg_replace('/:00(?= [ap]m$)/', '', self::clock($user, $moment));
+    }
+
+    /** A time of the day, likewise. */
+    public static function ofDay(User $user, int $minute): string
+    {
+        if (! $user->twelve_hours) {
+            return sprintf('%02d:%02d', intdiv($minute, 60), $minute % 60);
+        }
+        $hour = intdiv($minute, 60) % 24;
+
+        return sprintf('%d:%02d %s', ($hour + 11) % 12 + 1, $minute % 60, $hour < 12 ? 'am' : 'pm');
+    }
+
+    /** Two times of a day, as 14:45–15:45 or 2:45–3:45 pm. */
+    public static function between(User $user, int $from, int $to): string
+    {
+        return self::joined(self::ofDay($user, $from), self::ofDay($user, $to));
+    }
+
+    private static function joined(string $from, string $to): string
+    {
+        $half = substr($to, -3);
+
+        return ($half === ' am' || $half === ' pm') && str_ends_with($from, $half) ? substr($from, 0, -3).'–'.$to : $from.'–'.$to;
     }
 
     /** As 14:45–15:45, with the day before it where the caller gives the present and it is another day. */
     public static function range(User $user, CarbonImmutable|int $start, CarbonImmutable|int $end, ?CarbonImmutable $now = null): string
     {
-        $clock = self::clock($user, $start).'–'.self::clock($user, $end);
+        $clock = self::joined(self::clock($user, $start), self::clock($user, $end));
 
         return $now === null ? $clock : self::dayUnlessToday($user, $start, $now).$clock;
     }
@@ -64,12 +94,12 @@ final class Times
     {
         $day = self::localDay($user, $moment);
         $today = self::localDay($user, $now);
-        $month = $day->dayOfMonth().' '.self::MONTHS[$day->month() - 1];
+        $dates = Dates::of($user);
 
         return match (true) {
-            abs($day->number - $today->number) < 31 && $day->month() === $today->month() => self::DAYS[$day->weekday() - 1].' '.$day->dayOfMonth(),
-            $day->year() === $today->year() || abs($day->number - $today->number) < self::NEAR_DAYS => $month,
-            default => "{$month} {$day->year()}",
+            abs($day->number - $today->number) < 31 && $day->month() === $today->month() => $dates->near($day),
+            $day->year() === $today->year() || abs($day->number - $today->number) < self::NEAR_DAYS => $dates->ofMonth($day),
+            default => $dates->withMonthAndYear($day),
         };
     }
 

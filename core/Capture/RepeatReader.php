@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Capture;
 
+use Nekto\Core\Recurrence\Rule;
+
 /** Reads how something comes back: "every weekday", "every month on the last friday", "3 days after done". */
 final readonly class RepeatReader
 {
@@ -48,6 +50,8 @@ final readonly class RepeatReader
             '(?<!\w)(?:on\s+)?(?:the\s+)?'.self::PLACE.'\s+(?:of|in)\s+(?:every|each)\s+month' => self::monthly(...),
             // every 2 weeks on tuesday, every other week
             self::EVERY.$nth.'weeks?(?:,?\s+(?:on\s+)(?<days>'.self::DAYS.'))?' => self::weekly(...),
+            // every month on day 15, as it is said back
+            self::EVERY.$nth.'(?<unit>month)s?,?\s+on\s+day\s+(?<place>\d{1,2})(?![\w:])' => self::monthly(...),
             // every month on the last friday, every 3 months on the 15th
             self::EVERY.$nth.'(?<unit>month|quarter)s?(?:,?\s+on\s+(?:the\s+)?'.self::PLACE.')?' => self::monthly(...),
             // every first monday of the month
@@ -143,6 +147,6 @@ final readonly class RepeatReader
         $days = array_values(array_unique(array_map(DayReader::weekdayNumber(...), $found[0])));
         sort($days);
 
-        return implode(',', array_map(static fn (int $day): string => ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'][$day - 1], $days));
+        return implode(',', array_map(Rule::weekday(...), $days));
     }
 }

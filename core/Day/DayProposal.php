@@ -41,16 +41,17 @@ final readonly class DayProposal
      * @param  list<DayCandidate>  $candidates
      * @param  int  $loadLine  minutes that the day can carry
      * @param  int  $deepLimit  minutes of it that may be deep
+     * @param  int  $keys  key tasks at most
      */
-    public static function of(array $candidates, int $loadLine, int $deepLimit): self
+    public static function of(array $candidates, int $loadLine, int $deepLimit, int $keys = self::KEYS): self
     {
-        $proposal = self::within($candidates, $loadLine, $deepLimit);
+        $proposal = self::within($candidates, $loadLine, $deepLimit, $keys);
         $waits = static fn (self $one): int => count(array_filter($one->waiting, static fn (DayCandidate $candidate): bool => $candidate->picked));
         if ($waits($proposal) === 0) {
             return $proposal;
         }
         $least = array_map(static fn (DayCandidate $one): DayCandidate => $one->taking($one->least ?? $one->minutes), $candidates);
-        $shorter = self::within($least, $loadLine, $deepLimit);
+        $shorter = self::within($least, $loadLine, $deepLimit, $keys);
         if ($waits($shorter) >= $waits($proposal)) {
             return $proposal;
         }
@@ -65,11 +66,11 @@ final readonly class DayProposal
             $wanted[$id] = $wanted[$id]->taking($shorter->minutesOf[$id] + $more);
         }
 
-        return self::taken(array_map(static fn (string $id): DayCandidate => $wanted[$id], $shorter->picks), $shorter->waiting);
+        return self::taken(array_map(static fn (string $id): DayCandidate => $wanted[$id], $shorter->picks), $shorter->waiting, $keys);
     }
 
     /** @param  list<DayCandidate>  $candidates */
-    private static function within(array $candidates, int $loadLine, int $deepLimit): self
+    private static function within(array $candidates, int $loadLine, int $deepLimit, int $keys): self
     {
         usort($candidates, static fn (DayCandidate $a, DayCandidate $b): int => [$b->picked, $b->pull, $a->minutes, $a->id] <=> [$a->picked, $a->pull, $b->minutes, $b->id]);
         $weighed = array_slice($candidates, 0, self::MOST);
@@ -79,14 +80,14 @@ final readonly class DayProposal
             isset($chosen[$i]) ? $picks[] = $candidate : $waiting[] = $candidate;
         }
 
-        return self::taken($picks, $waiting);
+        return self::taken($picks, $waiting, $keys);
     }
 
     /**
      * @param  list<DayCandidate>  $picks
      * @param  list<DayCandidate>  $waiting
      */
-    private static function taken(array $picks, array $waiting): self
+    private static function taken(array $picks, array $waiting, int $keys): self
     {
         usort($picks, static fn (DayCandidate $a, DayCandidate $b): int => [$b->pull, $a->id] <=> [$a->pull, $b->id]);
         usort($waiting, static fn (DayCandidate $a, DayCandidate $b): int => [$a->waitsUntil ?? PHP_INT_MAX, -$a->pull, $a->id] <=> [$b->waitsUntil ?? PHP_INT_MAX, -$b->pull, $b->id]);
@@ -97,7 +98,7 @@ final readonly class DayProposal
 
         return new self(
             $ids,
-            array_map($id, array_slice($byWorth, 0, self::KEYS)),
+            array_map($id, array_slice($byWorth, 0, $keys)),
             $waiting,
             array_column(array_map(static fn (DayCandidate $one): array => [$one->id, $one->minutes], $picks), 1, 0),
             array_sum(array_map(static fn (DayCandidate $candidate): int => $candidate->minutes, $picks)),

@@ -13,7 +13,7 @@ use Nekto\Core\Time\Zone;
 /** A named set of opening times: the same every week, but for days with times of their own or none. */
 final readonly class WeeklyHours
 {
-    private const WEEKDAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
+    public const WEEKDAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
 
     /**
      * @param  array<string, list<Stretch>>  $week  by "mon" to "sun"; a missing day is closed

@@ -114,6 +114,12 @@ final readonly class Rule
         return array_values($days);
     }
 
+    /** A weekday, 1 Monday to 7 Sunday, as rules name it: "TH". */
+    public static function weekday(int $number): string
+    {
+        return array_flip(self::WEEKDAYS)[$number];
+    }
+
     /** @return array{int, bool} seconds, and whether they are UTC; a day stands for its last second */
     private static function moment(string $value): array
     {

@@ -33,15 +33,30 @@ final class DemoSeeder extends Seeder
 
     private CarbonImmutable $now;
 
+    private bool $follows = true;
+
     /** @var array<string, Task> by short title */
     private array $tasks = [];
 
-    public function run(OpenAccount $open, Replan $replan): void
+    public function __construct(private readonly OpenAccount $open, private readonly Replan $replan) {}
+
+    public function run(): void
+    {
+        $this->fill(self::EMAIL, self::PASSWORD, follows: true);
+    }
+
+    /**
+     * Opens an account with the scenario in it.
+     *
+     * @param  bool  $follows  its calendars follow addresses; else they are as if they had come from files
+     */
+    public function fill(string $email, #[\SensitiveParameter] string $password, bool $follows): User
     {
         $this->now = Clock::now();
+        $this->follows = $follows;
         $this->dates = new DemoDates($this->now->setTimezone(DemoCalendar::ZONE)->startOfDay());
-        DB::transaction(function () use ($open): void {
-            $user = $open('Ines Moura', self::EMAIL, self::PASSWORD, DemoCalendar::ZONE);
+        DB::transaction(function () use ($email, $password): void {
+            $user = ($this->open)('Ines Moura', $email, $password, DemoCalendar::ZONE);
             $this->hoursAndAreas($user);
             $this->meetings($user);
             $this->openTasks($user);
@@ -49,15 +64,17 @@ final class DemoSeeder extends Seeder
             $this->today($user);
             (new DemoOrder($this->now, $this->dates))->fill($user);
         });
-        $user = User::query()->where('email', self::EMAIL)->firstOrFail();
+        $user = User::query()->where('email', $email)->firstOrFail();
         $user->blocks()->update(['put_back' => true]); // today is laid out already: only the rest is placed
-        $replan($user, $this->now, RevisionCause::LaidOut);
+        ($this->replan)($user, $this->now, RevisionCause::LaidOut);
         $user->blocks()->update(['put_back' => false]);
         Prospects::forget($user); // they were reckoned with today held fast
         $taken = $this->dates->at('08:52')->utc();
         $taken <= $this->now && TakeDay::today($user, TakeDay::PROPOSAL, $taken);
         (new DemoMail($this->now))->send($user);
         $user->planRevisions()->delete(); // the demo begins with a plan, not with a change
+
+        return $user;
     }
 
     private function hoursAndAreas(User $user): void
@@ -65,6 +82,9 @@ final class DemoSeeder extends Seeder
         [$office, $evenings] = $user->hoursSets()->get()->all();
         $week = array_fill_keys(['mon', 'tue', 'wed', 'thu', 'fri'], [['17:30', '18:30']]);
         $evenings->update(['week' => [...$week, 'sat' => [['10:00', '12:00']]]]);
+        foreach ([[23, 'Museum closed', []], [26, 'Museum closed', []], [38, 'build-up, room 1', [['10:00', '16:00']]]] as [$days, $name, $hours]) {
+            $office->exceptions()->create(['date' => $this->dates->day($days)->format('Y-m-d'), 'stretches' => $hours, 'name' => $name]);
+        }
         if ($this->dates->todayIsOff()) {
             $office->exceptions()->create(['date' => $this->dates->day(0)->format('Y-m-d'), 'stretches' => [['09:00', '17:30']]]);
             $evenings->exceptions()->create(['date' => $this->dates->day(0)->format('Y-m-d'), 'stretches' => [['17:30', '18:30']]]);
@@ -80,7 +100,11 @@ final class DemoSeeder extends Seeder
     {
         $reader = TakeEvents::reader($user, $this->now);
         $groups = array_map(static fn (string $name) => $user->calendarGroups()->create(['name' => $name])->id, ['Work' => 'Work', 'Home' => 'Home']);
+        foreach ($user->areas()->get() as $area) {
+            $area->update(['group_id' => $groups[$area->name === 'Home' ? 'Home' : 'Work']]);
+        }
         foreach (DemoCalendar::CALENDARS as $name => [$group, $kind, $hatching, $blocks, $before, $file]) {
+            $kind = $this->follows || $kind !== 'address' ? $kind : 'file';
             $calendar = $user->calendars()->create([
                 'name' => $name, 'named' => true, 'kind' => $kind, 'group_id' => $groups[$group], 'hatching' => $hatching, 'position' => $hatching, 'blocks' => $blocks, 'buffer_before' => $before,
                 'file_name' => $kind === 'file' ? $file : null, 'address' => $kind === 'address' ? rtrim((string) config('nekto.sample_calendars'), '/')."/{$file}" : null,

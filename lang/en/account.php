@@ -59,4 +59,5 @@ return [
         'leave_subject' => 'Your account is to be deleted',
         'leave_body' => "Your account in Nekto rests until :day. Then it is deleted, with everything in it, files too.\n\nWhoever signs in within these :days days can take that back.\n",
     ],
+    'sample' => 'This is a sample: it has no address and no password of its own. Go back to your own day for those.',
 ];

@@ -26,4 +26,9 @@ return [
     'worker_ran' => 'The worker last looked after plans at :at UTC.',
     'worker_late' => 'The worker last looked after plans at :at UTC, :minutes minutes ago: is the scheduler running?',
     'worker_never' => 'The worker has not looked after plans within a day: is the scheduler running?',
+    'lens' => [
+        'outside' => 'outside',
+        'others' => '{1} one outside :lens|[2,*] :count outside :lens',
+        'no_groups' => 'A lens is a group of areas and calendars, as work or home. Make one in the settings, under areas.',
+    ],
 ];

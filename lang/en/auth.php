@@ -7,5 +7,4 @@ return [
     'idle' => 'You did nothing for a while, so you were signed out. Sign in, and go on where you were.',
     'again' => 'That took a while. Type your password again.',
     'sign_in' => 'Sign in first.',
-    'welcome' => 'Your account is open. Write down the first thing that has come at you.',
 ];

@@ -35,4 +35,19 @@ return [
     'message_unread' => 'What “:subject” says to the calendar was not taken: :why',
     'message_nothing' => 'The message changes no meeting: it is older than what is known, or of another organizer.',
     'line_left_out' => 'this line is no calendar property and was left out: “:words”',
+
+    'own' => [
+        'no_day' => 'Say when it is: “meet Sam thu 14:00 for 45 min in room 2”, “every monday 9:15 stand-up, 15 min”.',
+        'one' => 'A meeting is one line. Keep the others first.',
+        'passed' => 'That time is over. Say one that is to come.',
+        'no_rule' => 'Say how it comes back: “every thursday”, “every 2 weeks on tue until 30 june”. Leave it empty for once.',
+        'days_of_rule' => 'Its rule names days of the month or year. Say here too how it comes back from then on.',
+        'title' => 'Say what it is, in 500 characters at most.',
+        'link' => 'An address to join it begins with https://.',
+        'minutes' => 'A meeting takes 5 to :most minutes.',
+        'days' => 'Whole days: 1 to 60.',
+        'too_many' => ':count meetings written by hand are as many as an account keeps.',
+        'made' => '“:title”: :when:place:again. Planning goes around it.',
+        'gone' => '“:title” is taken away.',
+    ],
 ];

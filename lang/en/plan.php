@@ -131,7 +131,7 @@ return [
         'cannot_swap' => 'They are too different in length to change places. Move one of them instead.',
         'beyond_plan' => 'The plan reaches :days days. Choose a day within them, or give the task an earliest start.',
         'not_begun' => 'It has not begun yet. Begin it, or make the block longer in Shape.',
-        'three_keys' => 'The day has its three key tasks: :titles. Take the mark from one of them first.',
+        'all_keys' => 'The day has its key tasks: :titles. Take the mark from one of them first.',
         'not_small' => '“:title” takes more than :minutes minutes: give it a block of its own.',
         'not_plannable' => 'It needs an importance and an estimate before it can have a time.',
     ],

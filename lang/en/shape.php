@@ -17,7 +17,7 @@ return [
         'picks' => '{1} 1 pick|[0,*] :count picks',
         'meetings' => '{1} 1 meeting|[0,*] :count meetings',
     ],
-    'three_keys' => 'At most three key tasks make a day. Take one of them away.',
+    'all_keys' => 'At most :count key tasks make a day. Take one of them away.',
     'picked' => '{0} Nothing is picked for this day.|{1} 1 task is picked and laid out.|[2,*] :count tasks are picked and laid out.',
     'picked_no_time' => '{1} No free stretch of it is long enough for :titles.|[2,*] No free stretches of it are long enough for :titles.',
     'picked_without_time' => '“:title” is picked for this day, but no free stretch of it is long enough.',
@@ -29,6 +29,14 @@ return [
     'take' => ['wait' => 'Take it', 'longer' => 'Open them', 'cut' => 'Cut it', 'way' => 'Take it', 'picks' => 'Take it'],
     'way' => ['wait' => '{1} Let one task wait|[2,*] Let :count tasks wait'],
     'morning' => [
+        'missing' => [
+            'title' => 'First something to choose from',
+            'lines' => 'Nothing is caught yet. Write down what has come at you, a line each; the morning then chooses from it.',
+            'sorting' => '{1} One line waits in Gather. Send it on to be weighed; the morning then chooses from what is weighed.|[2,*] :count lines wait in Gather. Send them on to be weighed; the morning then chooses from what is weighed.',
+            'weights' => '{1} One line waits to be weighed. Say what it is worth; the morning then chooses from what is weighed.|[2,*] :count lines wait to be weighed. Say what each is worth; the morning then chooses from what is weighed.',
+            'estimates' => 'What is weighed has no estimate yet. Say how long each takes: a day is filled with minutes.',
+            'go' => ['lines' => 'To Gather', 'sorting' => 'To Gather', 'weights' => 'To Weigh', 'estimates' => 'To the list'],
+        ],
         'title' => ['left' => 'Left from before', 'holds' => 'What today holds', 'candidates' => 'Candidates', 'day' => 'A day that fits', 'wait' => 'What can wait', 'lay' => 'Lay it out', 'done' => 'The day is laid out'],
         'part' => 'part done', 'passed' => 'not begun', 'over' => 'The morning run is put away for today.',
     ],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 return [
     'title_required' => 'A task needs a name.',
-    'unknown_date' => 'There is no such date. Write it as 2026-03-13 or choose it.',
+    'unknown_date' => 'There is no such date. Write it as “fri”, “18 april” or 2026-03-13.',
     'unknown_time' => 'No clock shows that time. Write it as 14:30.',
     'time_without_date' => 'A due time needs a date. Give both, or only the date.',
     'chunks' => 'The shortest block must not be longer than the longest.',

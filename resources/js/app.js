@@ -1,31 +1,33 @@
 import Alpine from '@alpinejs/csp'
-import bestHours from './components/bestHours.js'
 import card from './components/card.js'
 import entry from './components/entry.js'
 import field from './components/field.js'
 import runSheet from './components/runSheet.js'
+import tapes from './components/tapes.js'
 import { listenForKeys } from './keys.js'
 import { readClock } from './page/account.js'
 import { listenForNetwork } from './page/acts.js'
 import { drawCode } from './page/code.js'
 import { listenForPages, offer, refresh } from './page/exchange.js'
+import { listenForDays } from './page/days.js'
 import { listenForForms } from './page/forms.js'
 import { listenForAway } from './page/offline.js'
 import { listenForSaying } from './page/says.js'
 import { hasChanges, listenForTyping } from './page/typed.js'
 import { listenForPulse } from './pulse.js'
 
-Alpine.data('bestHours', bestHours)
 Alpine.data('card', card)
 Alpine.data('entry', entry)
 Alpine.data('field', field)
 Alpine.data('runSheet', runSheet)
+Alpine.data('tapes', tapes)
 Alpine.start()
 
 readClock()
 listenForSaying()
 listenForTyping()
 listenForPages()
+listenForDays()
 listenForForms()
 listenForKeys()
 listenForAway()

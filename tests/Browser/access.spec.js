@@ -37,6 +37,9 @@ const SCREENS = {
     meetings: '/meetings',
     'a calendar': '/calendars/2',
     settings: '/settings',
+    'rules of the day': '/settings/rules',
+    'areas and groups': '/settings/areas',
+    'looks and language': '/settings/looks',
     'your account': '/account',
     'a web page to catch': '/capture?title=River%20survey&url=https%3A%2F%2Fexample.org%2F1911',
 }
@@ -45,7 +48,7 @@ const SCREENS = {
 const IN_DARK = ['shape', 'a chosen block', 'what can wait', 'the morning, third step', 'gather', 'weigh', 'weigh as a list', 'work', 'close', 'task', 'meetings', 'settings', 'message']
 
 /** Variants of other screens here: looked at with bin/test --long. */
-const VARIANTS = ['another day', 'the day laid out anew', 'a proposed day', 'the morning, first step', 'weigh, closer', 'nothing but the task']
+const VARIANTS = ['looks and language', 'another day', 'the day laid out anew', 'a proposed day', 'the morning, first step', 'weigh, closer', 'nothing but the task']
 
 /** What is wrong with the page in light; and in dark, where only the colours differ. */
 async function faultsInBothLights(page) {

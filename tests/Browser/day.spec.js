@@ -202,17 +202,17 @@ test('what is understood stands beneath the words and can be refused', async ({ 
     await expect(page.getByRole('textbox', { name: 'New lines' })).toHaveValue('')
 })
 
-test('a due date is typed in Weigh digit by digit and set when the field is left', async ({ page }) => {
+test('a due date is typed in Weigh as one says it and set when the field is left', async ({ page }) => {
     await page.goto('/weigh/list')
     const row = page.locator('tr', { hasText: 'Bench for room 1' })
     await row.focus()
     await page.keyboard.press('t')
-    await page.keyboard.type('03202026')
-    await page.keyboard.press('Tab') // to the calendar's button inside the field
+    await page.keyboard.press('Control+a')
+    await page.keyboard.type('20 march')
     await page.keyboard.press('Tab')
     await expect(page.getByRole('status')).toContainText('Bench for room 1 is saved.')
     await page.reload()
-    await expect(row.getByLabel(/^Due date/)).toHaveValue('2026-03-20')
+    await expect(row.getByLabel(/^Due date/)).toHaveValue('Fri 20 Mar 2026')
 
     await row.focus()
     await page.keyboard.press('m')
@@ -251,7 +251,8 @@ test('signing out and up again gives an empty, teaching account', async ({ page 
     await expect(page.getByLabel('Your name')).toHaveValue('Wim Adler')
     await page.getByLabel('Password').fill('long enough now')
     await page.getByRole('button', { name: 'Open it' }).click()
-    await page.waitForURL('**/gather')
+    await page.waitForURL('**/first-day')
+    await page.goto('/gather')
     await expect(page.locator('main')).toContainText('Nothing has come in.')
     await page.goto('/weigh')
     await expect(page.locator('main')).toContainText('Nothing to weigh.')

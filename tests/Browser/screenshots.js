@@ -25,7 +25,6 @@ try {
     })
     await shoot(light, '/weigh?item=35', 'weigh', (page) => page.getByLabel('high').check())
     await shoot(light, '/weigh/list?group=answer', 'weigh-list')
-    await shoot(light, '/shape?morning=day', 'shape-proposed')
     await shoot(light, '/work', 'work')
     await shoot(light, '/projects/2', 'project')
     await shoot(light, '/views/build?view=1', 'view')
@@ -36,7 +35,12 @@ try {
     })
     await shoot(light, '/tasks/4', 'task')
     await shoot(light, '/meetings', 'meetings')
-    await shoot(light, '/settings', 'settings')
+    await shoot(light, '/settings', 'settings', async (page) => {
+        await page.getByRole('slider', { name: 'Wednesday ends' }).focus()
+        await page.keyboard.press('ArrowRight')
+        await page.keyboard.press('ArrowRight')
+        await page.locator('.consequence').waitFor()
+    })
     const dark = await signedIn(browser, { viewport: { width: 1280, height: 800 }, colorScheme: 'dark' })
     await shoot(dark, '/shape', 'shape-dark', (page) => page.locator('.sheet a.block', { hasText: 'Essay 2' }).click())
     const away = await signedIn(browser, { viewport: { width: 1280, height: 800 }, colorScheme: 'light' })
@@ -59,7 +63,8 @@ try {
     artisan('nekto:minute')
     await shoot(light, '/close', 'close', (page) => page.getByLabel('went well').fill('Panel 3.3 read aloud, and it holds.'))
     reset()
-    await shoot(light, '/shape', 'shape-overfull', async (page) => {
+    const overfull = await signedIn(browser, { viewport: { width: 1280, height: 800 }, colorScheme: 'light' }) // who was signed in went with the reset
+    await shoot(overfull, '/shape', 'shape-overfull', async (page) => {
         for (const title of ['Wall texts, room 4', 'Floor plan review']) {
             await page.locator('[id^=bank-]').filter({ hasText: title }).focus()
             await page.keyboard.press('p')
@@ -68,6 +73,15 @@ try {
         await page.keyboard.press('w')
         await page.locator('#difference').waitFor()
     })
+    reset()
+    const newcomer = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: 'light' })
+    await newcomer.goto(`${base}/sign-up`)
+    await newcomer.getByLabel('Your name').fill('Wim Aalders')
+    await newcomer.getByLabel('Mail address').fill('wim@example.org')
+    await newcomer.getByLabel('Password').fill('three words in a row')
+    await newcomer.getByRole('button', { name: 'Open it' }).click()
+    await newcomer.waitForURL('**/first-day')
+    await shoot(newcomer, '/first-day', 'first-day')
     await browser.close()
 } finally {
     process.kill(-server.pid)

@@ -84,7 +84,7 @@ test('time is reserved, and small tasks dropped on it make a batch', async ({ pa
     await page.getByLabel('What for').fill('Small things')
     await page.getByLabel('From').fill('16:30')
     await page.getByLabel('Minutes', { exact: true }).fill('45')
-    await page.getByRole('button', { name: 'Reserve', exact: true }).click()
+    await page.getByRole('button', { name: 'Keep it free' }).click()
     await expect(page.locator('#said')).toContainText('Reserved.')
     const reserve = page.locator('.reserve')
     await expect(reserve).toHaveAttribute('aria-label', 'Small things, reserved, 16:30–17:15')

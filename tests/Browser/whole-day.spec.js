@@ -219,7 +219,9 @@ test('two windows of one browser show the same at once, without asking the serve
     await other.close()
 })
 
-test('a window that is alone asks ever less often', async ({ page, context }) => {
+const long = process.env.NEKTO_LONG ? test : test.skip // it waits for a quarter of a minute
+
+long('a window that is alone asks ever less often', async ({ page, context }) => {
     const asked = []
     setClock('2026-03-11T10:30:00+00:00') // a device that another test used minutes ago does not count any more
     context.on('request', (request) => request.url().includes('/pulse?') && asked.push(Date.now()))

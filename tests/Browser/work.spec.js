@@ -130,9 +130,8 @@ test('done sounds softly, unless the person wants it quiet', async ({ page, cont
     await expect(page.locator('#said')).toContainText('Done.')
     expect(await page.evaluate(() => window.tones)).toBe(2)
 
-    await page.goto('/settings')
-    await page.getByLabel('a soft one when something is done').uncheck()
-    await page.getByRole('button', { name: 'Save', exact: true }).first().click()
+    await page.goto('/settings/rhythm')
+    await page.getByRole('checkbox', { name: 'A soft sound when something is done' }).uncheck()
     await expect(page.locator('#said')).toBeVisible()
     await page.goto('/work')
     await page.keyboard.press('d')

@@ -23,7 +23,7 @@ final class AccountTest extends FeatureTestCase
     #[Test]
     public function an_account_begins_with_hours_areas_and_its_own_zone(): void
     {
-        $this->post('/sign-up', self::NEW)->assertRedirect('/gather');
+        $this->post('/sign-up', self::NEW)->assertRedirect('/first-day');
         $prue = User::query()->where('email', 'prue@example.org')->firstOrFail();
 
         $this->assertAuthenticatedAs($prue);

@@ -39,7 +39,7 @@ final class KeyTaskTest extends FeatureTestCase
         foreach (array_slice($tasks, 0, 3) as $task) {
             $this->mark($task->id)->assertSessionHasNoErrors();
         }
-        $this->mark($tasks[3]->id)->assertSessionHasErrors(['start' => 'The day has its three key tasks: “Texts”, “Proofs”, “Quotes”. Take the mark from one of them first.']);
+        $this->mark($tasks[3]->id)->assertSessionHasErrors(['start' => 'The day has its key tasks: “Texts”, “Proofs”, “Quotes”. Take the mark from one of them first.']);
         self::assertFalse($tasks[3]->refresh()->key);
         $this->mark($tasks[0]->id)->assertSessionHasNoErrors();
 

@@ -55,8 +55,9 @@ final class MorningTest extends FeatureTestCase
     }
 
     #[Test]
-    public function an_empty_account_gets_through_it_as_well(): void
+    public function a_day_without_anything_else_is_gone_through_as_well(): void
     {
+        $this->task('Later', minutes: 30)->update(['not_before' => '2026-05-01 09:00:00']);
         foreach (['left' => 'Nothing was left over.', 'holds' => 'No meetings.', 'candidates' => 'Candidates', 'day' => 'Nothing weighed and estimated fits this day.', 'wait' => 'Everything fits.', 'lay' => 'Nothing would move', 'done' => 'The day is laid out'] as $step => $words) {
             $this->get("/shape?morning={$step}")->assertOk()->assertSee($words);
         }

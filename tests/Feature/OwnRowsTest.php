@@ -33,6 +33,7 @@ final class OwnRowsTest extends FeatureTestCase
             'repeat' => $other->repeats()->create(['rule' => 'FREQ=DAILY', 'pattern' => [], 'begins_on' => '2026-03-11'])->id, 'saved' => $other->savedViews()->create(['name' => 'A', 'question' => []])->id,
             'reserve' => $other->reserves()->create(['title' => 'A', 'starts_at' => now(), 'ends_at' => now()->addHour()])->id, 'mail' => $other->outboxMails()->create(['to' => 'a', 'subject' => 'A', 'body' => '', 'source' => '', 'sent_at' => now()])->id,
             'token' => $other->captureTokens()->create(['name' => 'A', 'hash' => 'a'])->id, 'preview' => $other->intakes()->create(['kind' => 'tasks', 'name' => 'a', 'format' => 'todotxt', 'stage' => 'ready'])->id, 'signIn' => $other->signIns()->create(['agent' => 'a', 'address' => 'a', 'stays' => false, 'began_at' => now(), 'seen_at' => now()])->id, 'occurrence' => $other->occurrences()->value('id'), 'calendar' => $other->calendars()->value('id'), 'group' => $other->calendarGroups()->create(['name' => 'A'])->id,
+            'routine' => $other->routines()->create(['title' => 'A', 'at' => 600, 'minutes' => 30, 'days' => 'wed', 'from' => '2026-03-01', 'parts' => []])->id,
             'task' => $task->id, 'block' => $block->id, 'meeting' => $other->meetings()->value('id'), 'set' => $set->id, 'exception' => $exception->id, 'import' => $import->id,
         ];
         $before = $this->plan($other);
@@ -40,7 +41,7 @@ final class OwnRowsTest extends FeatureTestCase
         $routes = array_filter(Router::getRoutes()->getRoutes(), static fn (Route $route): bool => array_intersect_key(array_flip($route->parameterNames()), $ids) !== []);
         self::assertGreaterThan(50, count($routes));
         foreach ($routes as $route) {
-            $address = strtr($route->uri(), array_combine(array_map(static fn (string $name): string => "{{$name}}", array_keys($ids)), array_map(strval(...), $ids)));
+            $address = strtr(str_replace('{date}', '2026-03-11', $route->uri()), array_combine(array_map(static fn (string $name): string => "{{$name}}", array_keys($ids)), array_map(strval(...), $ids)));
             $response = $this->call($route->methods()[0], $address, ['title' => 'Taken', 'left' => '5', 'day' => '2026-03-11', 'week' => [], 'answer' => 'let_go']);
             in_array('block', $route->parameterNames(), true) ? $response->assertSessionHasErrors(['start' => __('plan.conflict.gone')]) : $response->assertNotFound();
         }

@@ -143,7 +143,7 @@ final class ProposalTest extends FeatureTestCase
     public function more_than_three_key_tasks_and_tasks_of_others_are_refused(): void
     {
         $ids = array_map(fn (int $i): int => $this->task("Task {$i}")->id, range(1, 4));
-        $this->post('/plan/pick', ['day' => '2026-03-11', 'picks' => $ids, 'keys' => $ids])->assertSessionHasErrors(['keys' => 'At most three key tasks make a day. Take one of them away.']);
+        $this->post('/plan/pick', ['day' => '2026-03-11', 'picks' => $ids, 'keys' => $ids])->assertSessionHasErrors(['keys' => 'At most 3 key tasks make a day. Take one of them away.']);
         $theirs = $this->task('Theirs', of: $this->person('wim@example.org'));
         $this->post('/plan/pick', ['day' => '2026-03-11', 'picks' => [$theirs->id]]);
 

@@ -57,7 +57,7 @@ final class SettingsTest extends FeatureTestCase
             $this->post('/plan/lay-out');
             self::assertStringEndsWith($first, $this->plan()[0], $begins);
         }
-        $this->get('/settings')->assertSee('value="pull" selected', false);
+        $this->get('/settings/rules')->assertSee('value="pull" selected', false);
         $this->from('/settings')->put('/settings', [...self::RULES, 'day_begins' => 'late'])->assertSessionHasErrors('day_begins');
     }
 
@@ -66,12 +66,12 @@ final class SettingsTest extends FeatureTestCase
     {
         $this->task('Essay', minutes: 60)->update(['demand' => 'deep']);
         $this->task('Quotes', minutes: 60);
-        $this->put('/settings/best-hours', ['week' => ['wed' => '13:15–15', 'thu' => '9 to 11']])->assertRedirect('/settings#best-hours')->assertSessionHasNoErrors();
+        $this->put('/settings/best-hours', ['week' => ['wed' => '13:15–15', 'thu' => '9 to 11']])->assertRedirect('/settings?set=best')->assertSessionHasNoErrors();
         self::assertSame(['wed' => [['13:15', '15:00']], 'thu' => [['09:00', '11:00']]], $this->ines->refresh()->best_hours);
 
         $this->post('/plan/lay-out');
         self::assertContains('Wed 13:15–14:15 Essay', $this->plan());
-        $this->get('/settings')->assertSee('value="13:15–15:00"', false)->assertSee('<rect x="435" width="105"', false);
+        $this->get('/settings?set=best')->assertSee('value="13:15–15:00"', false)->assertSee('aria-label="Wednesday begins" aria-valuemin="0" aria-valuemax="1440" aria-valuenow="795"', false);
         $this->get('/shape?block='.$this->ines->blocks()->whereRelation('task', 'title', 'Essay')->value('id'))->assertSee('It lies in your best hours.');
 
         $this->from('/settings')->put('/settings/best-hours', ['week' => ['wed' => 'mornings']])->assertSessionHasErrors('week.wed');
@@ -117,7 +117,8 @@ final class SettingsTest extends FeatureTestCase
     #[DataProvider('impossibleRules')]
     public function impossible_rules_are_told_beside_their_field_and_kept_in_the_form(string $field, string $value, string $said): void
     {
-        $this->followingRedirects()->from('/settings')->put('/settings', [...self::RULES, $field => $value])->assertSee($said)->assertSee('value="'.e($value).'"', false);
+        $page = $field === 'zone' ? '/settings/looks' : '/settings';
+        $this->followingRedirects()->from($page)->put('/settings', [...self::RULES, $field => $value])->assertSee($said)->assertSee('value="'.e($value).'"', false);
         self::assertSame(20, $this->ines->refresh()->margin_percent);
     }
 
@@ -146,7 +147,7 @@ final class SettingsTest extends FeatureTestCase
     public function impossible_hours_are_told_and_the_old_ones_stay(string $typed, string $said): void
     {
         $set = $this->ines->hoursSets()->firstOrFail();
-        $this->followingRedirects()->from('/settings')->put("/settings/hours/{$set->id}", ['set' => $set->id, 'week' => ['mon' => $typed]])
+        $this->followingRedirects()->from("/settings?set={$set->id}")->put("/settings/hours/{$set->id}", ['form' => "hours-{$set->id}", 'week' => ['mon' => $typed]])
             ->assertSee($said)->assertSee('value="'.e($typed).'"', false);
 
         self::assertSame([['09:00', '17:30']], $set->refresh()->week['mon']);
@@ -159,24 +160,6 @@ final class SettingsTest extends FeatureTestCase
             ['17:30–09:00', 'Hours must end after they start: 17:30 to 09:00.'], ['09:00–09:00', 'Hours must end after they start'], ['nine to five', 'is not a time'],
             ['09:00–25:00', 'is not a time'], ['09:00–12:00, 11:00–13:00', 'Two stretches overlap at 11:00.'],
         ];
-    }
-
-    #[Test]
-    public function a_date_can_be_closed_or_have_hours_of_its_own(): void
-    {
-        $set = $this->ines->hoursSets()->firstOrFail();
-        $this->block($this->task('Quotes'), '2026-03-11 09:00', '2026-03-11 10:00');
-
-        $this->post("/settings/hours/{$set->id}/dates", ['date' => '2026-03-11', 'stretches' => '']);
-        self::assertSame(['Thu 09:00–10:00 Quotes'], $this->plan());
-
-        $this->post("/settings/hours/{$set->id}/dates", ['date' => '2026-03-11', 'stretches' => '15:00–16:00']);
-        $this->post('/plan/lay-out');
-        self::assertSame(['Thu 09:00–10:00 Quotes'], $this->plan(), 'an hour, less the margin, holds no hour');
-
-        $this->delete("/settings/hours/{$set->id}/dates/{$set->exceptions()->value('id')}");
-        self::assertSame(0, $set->exceptions()->count());
-        $this->from('/settings')->post("/settings/hours/{$set->id}/dates", ['date' => '2026-02-30', 'stretches' => ''])->assertSessionHasErrors('date');
     }
 
     /**

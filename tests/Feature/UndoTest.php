@@ -222,6 +222,8 @@ final class UndoTest extends FeatureTestCase
         $user->repeats()->create(['rule' => 'FREQ=WEEKLY', 'after_done' => false, 'days_off' => 'keep', 'pattern' => [], 'begins_on' => '2026-03-16']);
         $user->meetingNotes()->create(['meeting_id' => $user->meetings()->firstOrFail()->id, 'starts_at' => $time['starts_at'], 'text' => 'Two lenders come.']);
         $user->reserves()->create($time + ['title' => 'Errands']);
+        $user->routines()->create(['title' => 'Mail', 'at' => 540, 'minutes' => 30, 'days' => 'mon', 'from' => '2026-03-01', 'parts' => []])->otherDays()->create($own + ['date' => '2026-03-16', 'dropped' => true]);
+        $user->lunchDays()->create(['date' => '2026-03-12', 'from' => 780, 'to' => 825]);
         $user->promises()->create(['date' => '2026-03-09', 'taken_at' => $time['starts_at'], 'how' => 'hours', 'tasks' => []]);
         $user->earlyEnds()->create(['from_at' => $time['starts_at'], 'until_at' => $time['ends_at']]);
     }

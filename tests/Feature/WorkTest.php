@@ -84,7 +84,7 @@ final class WorkTest extends FeatureTestCase
         $this->post("/work/start/{$texts->id}", ['block' => $block->id]);
         $this->at('2026-03-11 09:40');
         $this->post("/work/blocks/{$block->id}/blocked", ['by' => ''])->assertSessionHasErrors('by');
-        $this->post("/work/blocks/{$block->id}/blocked", ['by' => 'Tomás', 'ask_on' => '2026-13-45'])->assertSessionHasErrors(['ask_on' => 'There is no such date. Write it as 2026-03-13 or choose it.'])->assertSessionHasInput('by', 'Tomás');
+        $this->post("/work/blocks/{$block->id}/blocked", ['by' => 'Tomás', 'ask_on' => '2026-13-45'])->assertSessionHasErrors(['ask_on' => 'There is no such date. Write it as “fri”, “18 april” or 2026-03-13.'])->assertSessionHasInput('by', 'Tomás');
         $this->post("/work/blocks/{$block->id}/blocked", ['by' => 'Tomás', 'ask_on' => '2026-03-13'])->assertRedirect('/work');
 
         self::assertSame([TaskStage::Waiting, 'Tomás', '2026-03-13'], [$texts->refresh()->stage, $texts->waiting_for, $texts->ask_on]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Accounts\Leave;
+use App\Accounts\Sample;
 use App\Calendars\FetchCalendar;
 use App\Catch\ReadMailbox;
 use App\Files\Tidy;
@@ -42,6 +43,7 @@ final class Minute extends Command
     {
         $now = Clock::now();
         $failed = 0;
+        rescue(static fn () => Sample::tidy($now));
         rescue(static fn () => Leave::carryOut($now));
         rescue(static fn () => ReadMailbox::handOver());
         rescue(static fn () => FetchCalendar::handOver($now));

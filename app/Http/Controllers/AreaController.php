@@ -7,12 +7,10 @@ namespace App\Http\Controllers;
 use App\Edits\Positions;
 use App\Http\Requests\AreaRequest;
 use App\Http\Requests\ContextRequest;
+use App\Http\RuleChange;
 use App\Models\Area;
 use App\Models\Context;
 use App\Models\User;
-use App\Planning\Replan;
-use App\Time\Clock;
-use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 
@@ -28,13 +26,9 @@ final readonly class AreaController
     }
 
     /** Other hours move the work of the area; the plan follows. */
-    public function update(AreaRequest $request, Area $area, #[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse
+    public function update(AreaRequest $request, Area $area, #[CurrentUser] User $user, RuleChange $change): RedirectResponse
     {
-        $revision = $replan->after($user, Clock::now(), static function () use ($request, $area, $user): void {
-            $request->filled('move') ? Positions::up($user->areas()->get()->all(), $area->id) : $area->update($request->columns());
-        });
-
-        return back()->with($said->about($revision, __('settings.saved')));
+        return $change($request, static fn () => $request->filled('move') ? Positions::up($user->areas()->get()->all(), $area->id) : $area->update($request->columns()), __('settings.saved'), '/settings/areas', __('settings.area_change', ['name' => $area->name]));
     }
 
     /** Only an area that nothing belongs to. */

@@ -38,7 +38,7 @@ final readonly class CalendarController
     {
         Calendars::follow($user, $request->address(), Clock::now());
 
-        return redirect('/meetings')->with('status', __('calendars.followed'));
+        return redirect($user->first_day === null ? '/meetings' : '/first-day?step=calendar')->with('status', __('calendars.followed'));
     }
 
     public function update(CalendarEditRequest $request, Calendar $calendar, #[CurrentUser] User $user, Replan $replan, Said $said): RedirectResponse

@@ -32,6 +32,11 @@ final readonly class CalendarGroupController
         $revision = $this->journal->record($user, RevisionCause::Changed, Clock::now(), static function () use ($request, $group, $user): void {
             $request->has('name') && $group->update(['name' => $request->string('name')->toString()]);
             $request->has('shown') && $group->calendars()->update(['shown' => $request->boolean('shown')]);
+            $calendars = $request->calendars();
+            if ($calendars !== null) {
+                $user->calendars()->where('group_id', $group->id)->whereKeyNot($calendars)->update(['group_id' => null]);
+                $user->calendars()->whereKey($calendars)->update(['group_id' => $group->id]);
+            }
             $areas = $request->areas();
             if ($areas !== null) {
                 $user->areas()->where('group_id', $group->id)->whereKeyNot($areas)->update(['group_id' => null]);

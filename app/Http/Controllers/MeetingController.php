@@ -58,7 +58,7 @@ final readonly class MeetingController
         $now = Clock::now();
         $import = TakeMessage::isOne($text) ? Intakes::begin($user, 'message', $name, $text) : Calendars::take($into ?? Calendars::ofFile($user, $name, $now), $name, $text, $now);
 
-        return redirect("/meetings/imports/{$import->id}");
+        return redirect($user->first_day === null ? "/meetings/imports/{$import->id}" : '/first-day?step=calendar');
     }
 
     /** A meeting at its next time, or at its last. */

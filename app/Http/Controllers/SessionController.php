@@ -35,7 +35,7 @@ final readonly class SessionController
         }
         $signingIn->begin($user, $request->session(), $request->boolean('remember'));
 
-        return redirect()->intended('/shape');
+        return redirect()->intended($user->first_day === null ? '/shape' : '/first-day');
     }
 
     /** Who is signed in at this browser (nobody: empty), and the key its pages send along: for a page that was open long, or away. */

@@ -36,6 +36,8 @@ final readonly class ShapeController
         return view('screens.shape', $screen->of($user, $day, $now, new ShapeAsk(
             block: $request->integer('block') ?: null,
             reserve: $request->integer('reserve') ?: null,
+            routine: $request->integer('routine') ?: null,
+            lunch: $request->boolean('lunch'),
             bank: $request->boolean('bank'),
             propose: $request->boolean('propose'),
             change: $request->enum('change', ChangeKind::class),

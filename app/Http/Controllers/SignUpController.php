@@ -20,8 +20,10 @@ final readonly class SignUpController
 
     public function store(SignUpRequest $request, OpenAccount $open, SigningIn $signingIn): RedirectResponse
     {
-        $signingIn->begin($open(...$request->account()), $request->session(), stays: false);
+        $user = $open(...$request->account());
+        $user->update(['first_day' => []]);
+        $signingIn->begin($user, $request->session(), stays: false);
 
-        return redirect('/gather')->with('status', __('auth.welcome'));
+        return redirect('/first-day');
     }
 }

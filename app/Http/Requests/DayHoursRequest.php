@@ -4,31 +4,60 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Edits\HoursEdit;
+use App\Models\HoursSet;
+use App\Time\Clock;
+use App\Time\Moments;
+use App\Wording\Dates;
 use Illuminate\Foundation\Http\FormRequest;
+use Nekto\Core\Capture\HoursLine;
+use Nekto\Core\Capture\HoursLineReader;
+use Nekto\Core\Capture\UnclearHours;
 
-/** A date with other hours, or none. */
+/** Dates with other hours, or none, in one line. */
 final class DayHoursRequest extends FormRequest
 {
-    use ReadsStretches;
+    private HoursLine|UnclearHours|null $read = null;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return [
-            'date' => ['required', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01'],
-            'stretches' => ['nullable', 'string', 'max:200', $this->stretchesRule()],
-        ];
+        return ['line' => ['required', 'string', 'max:300', function (string $name, mixed $value, \Closure $fail): void {
+            $read = $this->read();
+            if ($read instanceof UnclearHours) {
+                $fail(__("settings.unclear.{$read->value}"));
+            } elseif (($set = $this->route('set')) instanceof HoursSet && ! HoursEdit::hasRoom($set, $read->last->number - $read->first->number + 1)) {
+                $fail(__('settings.too_many_dates', ['count' => HoursEdit::MOST_DATES]));
+            }
+        }]];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['date.required' => __('task.unknown_date'), 'date.date_format' => __('task.unknown_date')];
+        return ['line.required' => __('settings.unclear.no_day')];
     }
 
-    /** @return list<array{string, string}> */
-    public function stretches(): array
+    /** What the line says; to be asked once it was found right. */
+    public function line(): HoursLine
     {
-        return $this->readStretches($this->string('stretches')->toString());
+        $read = $this->read();
+
+        return $read instanceof HoursLine ? $read : throw new \LogicException('It was looked at before.');
+    }
+
+    private function read(): HoursLine|UnclearHours
+    {
+        if ($this->read === null) {
+            $user = $this->user();
+            $line = $this->string('line')->toString();
+            $reader = new HoursLineReader(Moments::today($user, Clock::now()), $user->month_first);
+            $this->read = $reader->read($line);
+            if ($this->read === UnclearHours::NoDay) { // as the person's own dates look; else what it is for stays in its own words
+                $this->read = $reader->read(Dates::of($user)->understood($line));
+            }
+        }
+
+        return $this->read;
     }
 }

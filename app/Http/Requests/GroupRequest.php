@@ -22,6 +22,8 @@ final class GroupRequest extends FormRequest
             'name' => [$group === null ? 'required' : 'sometimes', 'required', 'string', 'max:80', Rule::unique('calendar_groups', 'name')->where('user_id', $own)->ignore($group)],
             'shown' => ['sometimes', 'boolean'],
             'areas' => ['sometimes', 'array'],
+            'calendars' => ['sometimes', 'array'],
+            'calendars.*' => ['nullable', 'integer', Rule::exists('calendars', 'id')->where('user_id', $own)],
             'areas.*' => ['nullable', 'integer', Rule::exists('areas', 'id')->where('user_id', $own)],
         ];
     }
@@ -36,5 +38,11 @@ final class GroupRequest extends FormRequest
     public function areas(): ?array
     {
         return $this->has('areas') ? array_values(array_map(intval(...), array_filter($this->array('areas')))) : null;
+    }
+
+    /** @return list<int>|null ids of the calendars that are in it; null: as before */
+    public function calendars(): ?array
+    {
+        return $this->has('calendars') ? array_values(array_map(intval(...), array_filter($this->array('calendars')))) : null;
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
-use Nekto\Core\Day\DayProposal;
 
 /** What of a proposed day is taken. */
 final class PickRequest extends FormRequest
@@ -17,7 +16,7 @@ final class PickRequest extends FormRequest
             'day' => ['required', 'date_format:Y-m-d', 'before:2200-01-01'],
             'picks' => ['array', 'max:200'],
             'picks.*' => ['integer'],
-            'keys' => ['array', 'max:'.DayProposal::KEYS],
+            'keys' => ['array', 'max:'.$this->user()->keys_most],
             'keys.*' => ['integer'],
         ];
     }
@@ -25,7 +24,7 @@ final class PickRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['keys.max' => __('shape.three_keys')];
+        return ['keys.max' => __('shape.all_keys', ['count' => $this->user()->keys_most])];
     }
 
     public function day(): string

@@ -5,36 +5,44 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Validator;
+use Nekto\Core\Hours\HoursReader;
+use Nekto\Core\Hours\InvalidHours;
+use Nekto\Core\Hours\WeeklyHours;
 
 /** A week's hours, a line for each weekday. */
 final class WeekHoursRequest extends FormRequest
 {
-    use ReadsStretches;
-
-    private const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
-
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        $rules = ['week' => ['required', 'array:'.implode(',', self::DAYS)]];
-        foreach (self::DAYS as $day) {
-            $rules["week.{$day}"] = ['nullable', 'string', 'max:200', $this->stretchesRule()];
-        }
+        return [
+            'week' => ['required', 'array:'.implode(',', WeeklyHours::WEEKDAYS)],
+            'week.*' => ['nullable', 'string', 'max:200', static function (string $name, mixed $value, \Closure $fail): void {
+                try {
+                    HoursReader::read((string) $value);
+                } catch (InvalidHours $error) {
+                    $fail($error->getMessage());
+                }
+            }],
+        ];
+    }
 
-        return $rules;
+    /** @return list<\Closure(Validator): void> two nights may meet where each line by itself is right */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            try {
+                $validator->errors()->isEmpty() && $this->week();
+            } catch (InvalidHours $error) {
+                $validator->errors()->add('week', $error->getMessage());
+            }
+        }];
     }
 
     /** @return array<string, list<array{string, string}>> closed days left out */
     public function week(): array
     {
-        $week = [];
-        foreach (self::DAYS as $day) {
-            $stretches = $this->readStretches((string) $this->input("week.{$day}"));
-            if ($stretches !== []) {
-                $week[$day] = $stretches;
-            }
-        }
-
-        return $week;
+        return HoursReader::week(array_map(strval(...), $this->array('week')));
     }
 }

@@ -30,9 +30,11 @@ final readonly class Frame
         $desk = $this->container->make(Desk::class);
         $now = $desk->now;
         $today = $desk->today();
-        $asked = DB::query()->selectSub($user->tasks()->inbox()->toBase()->selectRaw('count(*)'), 'gather')
-            ->selectSub($user->tasks()->open()->whereNull('importance')->toBase()->selectRaw('count(*)'), 'weigh')
+        $lens = $desk->lens();
+        $asked = DB::query()->selectSub($lens->tasks($user)->inbox()->toBase()->selectRaw('count(*)'), 'gather')
+            ->selectSub($lens->tasks($user)->open()->whereNull('importance')->toBase()->selectRaw('count(*)'), 'weigh')
             ->selectSub(DB::query()->fromSub($user->savedViews()->where('pinned', true)->limit(self::PINNED)->toBase()->select(['id', 'name']), 'views')->selectRaw('json_group_object(id, name)'), 'pinned')
+            ->selectSub(DB::query()->fromSub($user->calendarGroups()->toBase()->select(['id', 'name']), 'groups')->selectRaw('json_group_object(id, name)'), 'lenses')
             ->selectSub(PlanRevision::redoable($user)->toBase()->selectRaw('min(id)'), 'redo')
             ->selectSub(DB::table('changes')->where('user_id', $user->id)->select('count'), 'mark')->first() ?? throw new \LogicException('A select has a row.');
         $undo = $user->planRevisions()->whereNull('undone_at')->latest('id')->first(['id', 'user_id', 'cause', 'moves', 'late', 'went', 'seen_at', 'made_at']);
@@ -40,8 +42,10 @@ final readonly class Frame
         $view->getFactory()->share([
             'person' => $user,
             'now' => $now,
+            'lens' => $lens,
+            'lenses' => json_decode((string) $asked->lenses, true, 4, JSON_THROW_ON_ERROR),
             'counts' => ['gather' => (int) $asked->gather, 'weigh' => (int) $asked->weigh],
-            'ribbon' => Ribbon::of($desk->timeOn($today), $desk->blocksOn($today), $now),
+            'ribbon' => Ribbon::of($desk->timeOn($today), $desk->blocksOn($today), $now, $lens),
             'pinned' => json_decode((string) $asked->pinned, true, 4, JSON_THROW_ON_ERROR),
             'mark' => (string) $asked->mark,
             'redo' => $asked->redo === null ? null : (int) $asked->redo,

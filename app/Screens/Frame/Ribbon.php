@@ -7,6 +7,7 @@ namespace App\Screens\Frame;
 use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Occurrence;
+use App\Rows\Lens;
 use App\Rows\RowMapper;
 use App\Rows\WorkTime;
 use App\Time\Moments;
@@ -55,7 +56,7 @@ final readonly class Ribbon
     ) {}
 
     /** @param  Collection<int, Block>  $blocks  of the day, with tasks and areas, by start */
-    public static function of(WorkTime $time, Collection $blocks, CarbonImmutable $now): self
+    public static function of(WorkTime $time, Collection $blocks, CarbonImmutable $now, ?Lens $lens = null): self
     {
         $span = self::span($time);
         $place = static fn (int $minute): float => round(1000 * (min($span->end, max($span->start, $minute)) - $span->start) / $span->length(), 2);
@@ -76,19 +77,19 @@ final readonly class Ribbon
         $minute = Moments::minute($now);
         $lunch = $time->lunch()->between($span->start, $span->end)->intervals[0] ?? null;
         $lunchAt = $lunch === null ? null : $place(intdiv($lunch->start + $lunch->end, 2));
-        $pieces = self::pieces($time, $blocks, $span, $place, $lunchAt, $minute);
+        $pieces = self::pieces($time, $blocks, $span, $place, $lunchAt, $minute, $lens ?? Lens::none());
         $next = collect($pieces)->first(static fn (RibbonPiece $piece): bool => $piece->start > $minute);
 
         return new self(
-            Times::clock($time->user, $span->start),
-            Times::clock($time->user, $span->end),
+            Times::hour($time->user, $span->start),
+            Times::hour($time->user, $span->end),
             $pieces,
             array_map($stretch, $hours->between($span->start, $span->end)->intervals),
             self::ticks($span, $place),
             $gaps,
             $lunchAt,
             $minute >= $span->start && $minute <= $span->end ? $place($minute) : null,
-            Times::clock($time->user, $minute),
+            Times::brief($time->user, $minute),
             $next !== null && ($next->left - $place($minute)) * self::WIDTH / 1000 < 44,
         );
     }
@@ -113,7 +114,7 @@ final readonly class Ribbon
      * @param  \Closure(int): float  $place
      * @return list<RibbonPiece>
      */
-    private static function pieces(WorkTime $time, Collection $blocks, Interval $span, \Closure $place, ?float $lunch, int $now): array
+    private static function pieces(WorkTime $time, Collection $blocks, Interval $span, \Closure $place, ?float $lunch, int $now, Lens $lens): array
     {
         $rows = [
             ...$time->occurrences->filter(static fn (Occurrence $one): bool => ! $one->all_day && $one->blocks())->all(),
@@ -125,7 +126,12 @@ final readonly class Ribbon
         foreach ($rows as $i => $row) {
             $interval = RowMapper::time($row);
             $block = $row instanceof Block ? $row : null;
-            $text = $row instanceof Block ? $row->task->shortTitle() : $row->shownName();
+            $isSeen = $row instanceof Block ? $lens->holdsArea($row->task->area_id) : $lens->holdsMeeting($row);
+            $text = match (true) {
+                ! $isSeen => __('app.lens.outside'),
+                $row instanceof Block => $row->task->shortTitle(),
+                default => $row->shownName(),
+            };
             $deep = $block?->task->demand === Demand::Deep;
             $left = $place($interval->start);
             $width = $place($interval->end) - $left;
@@ -143,6 +149,7 @@ final readonly class Ribbon
                 hue: $block?->task->area->hue,
                 hatching: $row instanceof Occurrence ? (int) $row->meeting->calendar->getAttributes()['hatching'] : null,
                 state: $block === null ? '' : $block->state->value,
+                outside: ! $isSeen,
                 anchored: $block?->anchored === true,
                 deep: $deep,
                 start: $interval->start,

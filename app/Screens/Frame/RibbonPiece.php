@@ -21,6 +21,7 @@ final readonly class RibbonPiece
         public ?string $hue,
         public ?int $hatching,
         public string $state,
+        public bool $outside,
         public bool $anchored,
         public bool $deep,
         public int $start,

@@ -29,9 +29,9 @@ final readonly class GatherScreen
         $today = $this->desk->today()->asString();
         $projects = $user->projects()->whereNull('done_at')->get(['id', 'user_id', 'name']);
         [$items, $waiting] = $this->tasks($user, $projects);
-        $counts = DB::query()->selectSub($user->tasks()->inbox()->toBase()->selectRaw('count(*)'), 'inbox')
-            ->selectSub($user->tasks()->whereNull('done_at')->where('stage', TaskStage::Someday)->toBase()->selectRaw('count(*)'), 'someday')
-            ->selectSub($user->tasks()->whereNull('done_at')->where('stage', TaskStage::Reference)->toBase()->selectRaw('count(*)'), 'notes')
+        $counts = DB::query()->selectSub($this->desk->lens()->tasks($user)->inbox()->toBase()->selectRaw('count(*)'), 'inbox')
+            ->selectSub($this->desk->lens()->tasks($user)->whereNull('done_at')->where('stage', TaskStage::Someday)->toBase()->selectRaw('count(*)'), 'someday')
+            ->selectSub($this->desk->lens()->tasks($user)->whereNull('done_at')->where('stage', TaskStage::Reference)->toBase()->selectRaw('count(*)'), 'notes')
             ->selectSub($user->messages()->where('state', 'new')->where('put_off_until', '>', $today)->toBase()->selectRaw('count(*)'), 'put_off')
             ->selectSub(DB::query()->fromSub($user->tasks()->whereNotNull('waiting_for')->distinct()->orderBy('waiting_for')->limit(self::PEOPLE)->toBase()->select('waiting_for'), 'people')->selectRaw('json_group_array(waiting_for)'), 'people')
             ->first() ?? throw new \LogicException('A select has a row.');
@@ -57,8 +57,8 @@ final readonly class GatherScreen
      */
     private function tasks(User $user, Collection $projects): array
     {
-        $inbox = $user->tasks()->inbox()->orderBy('created_at')->orderBy('id')->limit(self::ROWS)->toBase()->select('tasks.id');
-        $waits = $user->tasks()->whereNull('done_at')->where('stage', TaskStage::Waiting)->orderBy('ask_on')->orderBy('id')->limit(self::ROWS)->toBase()->select('tasks.id');
+        $inbox = $this->desk->lens()->tasks($user)->inbox()->orderBy('created_at')->orderBy('id')->limit(self::ROWS)->toBase()->select('tasks.id');
+        $waits = $this->desk->lens()->tasks($user)->whereNull('done_at')->where('stage', TaskStage::Waiting)->orderBy('ask_on')->orderBy('id')->limit(self::ROWS)->toBase()->select('tasks.id');
         $tasks = $user->tasks()->where(static fn (Builder $one) => $one->whereIn('id', $inbox)->orWhereIn('id', $waits))->with(['contexts', 'links', 'repeat'])->withCount(['subtasks', 'attachments'])->get();
         $areas = $this->desk->areas();
         $byId = $projects->keyBy('id');

@@ -13,6 +13,7 @@ use App\Rows\Desk;
 use App\Rows\RowMapper;
 use App\Rows\WorkTime;
 use App\Time\Moments;
+use App\Wording\Dates;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -34,9 +35,10 @@ final readonly class MeetingsScreen
         $user = $this->desk->user();
         $now = $this->desk->now;
         $time = $this->desk->time();
+        $lens = $this->desk->lens();
         $span = new Interval($time->zone->at($time->first, 0), $time->zone->at($time->first->plusDays(self::DAYS), 0));
         $coming = $time->occurrences->filter(static fn (Occurrence $one): bool => RowMapper::start($one) < $span->end && RowMapper::end($one) > $span->start
-            && ($one->isShown() || $one->blocks()))->take(self::MOST)->values();
+            && ($one->isShown() || $one->blocks()) && $lens->holdsMeeting($one))->take(self::MOST)->values();
         $blocking = $coming->filter(static fn (Occurrence $one): bool => $one->interrupts());
         $tape = Tape::of($time, $coming->reject(static fn (Occurrence $one): bool => $one->all_day || RowMapper::end($one) <= RowMapper::start($one))->map(RowMapper::time(...)));
         $rows = $this->rows($user, $time, $coming, $tape, $now, $chosen);
@@ -51,7 +53,7 @@ final readonly class MeetingsScreen
             $tape->marks(),
             $tape->line(),
             $tape->at($time->zone->minuteOfDay(Moments::minute($now))),
-            $first->month === $last->month ? "{$first->day} to {$last->day} {$last->format('F')}" : "{$first->format('j F')} to {$last->format('j F')}",
+            $first->month === $last->month && $user->dates === 'en' ? "{$first->day} to ".Dates::of($user)->ofLongMonth($last) : Dates::of($user)->ofLongMonth($first).' to '.Dates::of($user)->ofLongMonth($last),
             $coming->count(),
             (int) $blocking->sum(static fn (Occurrence $one): int => RowMapper::time($one)->intersection($span)?->length() ?? 0),
             count(array_filter($rows, static fn (MeetingRow $row): bool => $row->isOpen)),
@@ -116,7 +118,7 @@ final readonly class MeetingsScreen
         $first = $user->local($one->starts_at);
         $last = $user->local($one->ends_at)->subSecond();
 
-        return $first->isSameDay($last) ? __('calendars.all_day') : __('calendars.until', ['day' => $last->format('D j M')]);
+        return $first->isSameDay($last) ? __('calendars.all_day') : __('calendars.until', ['day' => Dates::of($user)->short($last)]);
     }
 
     private static function answer(Occurrence $one, bool $isPast): string
@@ -138,7 +140,7 @@ final readonly class MeetingsScreen
         $days = [];
         foreach ($rows as $row) {
             $day = $user->local($row->occurrence->starts_at)->max($today)->format('Y-m-d');
-            $days[$day]['label'] ??= CarbonImmutable::parse($day)->format('D j');
+            $days[$day]['label'] ??= Dates::of($user)->near(CarbonImmutable::parse($day));
             $days[$day]['isToday'] ??= $day === $today->format('Y-m-d');
             $days[$day]['rows'][] = $row;
         }
@@ -178,7 +180,7 @@ final readonly class MeetingsScreen
         $count = trans_choice('calendars.entries', $entries, ['count' => number_format($entries)]);
 
         return match (true) {
-            $calendar->kind === CalendarKind::File => __('calendars.state.file', ['day' => $calendar->fetched_at === null ? '' : $user->local($calendar->fetched_at)->format('D j M'), 'name' => $calendar->file_name ?? '', 'entries' => $count]),
+            $calendar->kind === CalendarKind::File => __('calendars.state.file', ['day' => $calendar->fetched_at === null ? '' : Dates::of($user)->short($user->local($calendar->fetched_at)), 'name' => $calendar->file_name ?? '', 'entries' => $count]),
             $calendar->kind === CalendarKind::Here => __('calendars.state.here', ['entries' => $count]),
             $calendar->fetched_at === null => $calendar->why === null ? __('calendars.state.first') : __('calendars.state.never'),
             $calendar->why !== null => __('calendars.state.failing', ['when' => $when($calendar->fetched_at), 'entries' => $count]),

@@ -12,6 +12,7 @@ use App\Models\TaskStage;
 use App\Models\User;
 use App\Models\Worked;
 use App\Planning\Prospects;
+use App\Rows\Desk;
 use App\Rows\RowMapper;
 use App\Time\Clock;
 use App\Time\Moments;
@@ -20,7 +21,7 @@ use Illuminate\Support\Facades\DB;
 /** Projects with their remaining work and when the plan finishes them. */
 final readonly class ProjectScreen
 {
-    public function __construct(private Prospects $prospects) {}
+    public function __construct(private Prospects $prospects, private Desk $desk) {}
 
     /** @return list<array{project: Project, open: int, done: int, minutes: int, end: int|null}> */
     public function all(User $user): array
@@ -31,6 +32,9 @@ final readonly class ProjectScreen
             ->whereNotNull('project_id')->groupBy('project_id')->select('project_id', DB::raw('max(blocks.ends_at) as last'))->pluck('last', 'project_id');
         $all = [];
         foreach ($user->projects()->whereNull('done_at')->with('area')->get() as $project) {
+            if (! $this->desk->lens()->holdsArea($project->area_id)) {
+                continue;
+            }
             $row = $counts[$project->id] ?? null;
             $all[] = ['project' => $project, 'open' => (int) ($row->open ?? 0), 'done' => (int) ($row->done ?? 0), 'minutes' => (int) ($row->minutes ?? 0), 'end' => isset($ends[$project->id]) ? Moments::stored((string) $ends[$project->id]) : null];
         }

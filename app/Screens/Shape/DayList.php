@@ -18,10 +18,6 @@ use Nekto\Core\Time\LocalDay;
 /** A day without times: what is picked or laid out for it, by part of the day. */
 final readonly class DayList
 {
-    private const NOON = 720;
-
-    private const EVENING = 1080;
-
     /**
      * @param  array<string, list<array{task: Task, minutes: int, from: int|null, done: bool, key: bool}>>  $parts  by part of the day
      */
@@ -40,7 +36,7 @@ final readonly class DayList
             $first = $some->first() ?? throw new \LogicException('A group is not empty.');
             $length = (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length());
             $start = $zone->minuteOfDay(RowMapper::start($first));
-            $parts[$start < self::NOON ? 'morning' : ($start < self::EVENING ? 'afternoon' : 'evening')][] = ['task' => $first->task, 'minutes' => $length, 'from' => RowMapper::start($first), 'done' => $first->task->done_at !== null, 'key' => isset($keys[$first->task_id])];
+            $parts[$start < $user->morning_until ? 'morning' : ($start < $user->afternoon_until ? 'afternoon' : 'evening')][] = ['task' => $first->task, 'minutes' => $length, 'from' => RowMapper::start($first), 'done' => $first->task->done_at !== null, 'key' => isset($keys[$first->task_id])];
             $minutes += $length;
             $done += $first->task->done_at === null ? 0 : $length;
         }

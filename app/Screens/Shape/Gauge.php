@@ -7,8 +7,8 @@ namespace App\Screens\Shape;
 use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Occurrence;
-use App\Models\Reserve;
 use App\Models\Task;
+use App\Rows\Blocks;
 use App\Rows\Candidate;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
@@ -63,8 +63,7 @@ final readonly class Gauge
      */
     public static function of(WorkTime $time, LocalDay $day, Collection $blocks, Collection $candidates, CarbonImmutable $now, ?Block $chosen, Collection $untimed): self
     {
-        $anchored = IntervalSet::covering(...$blocks->filter(static fn (Block $block): bool => $block->anchored && $block->state !== BlockState::Passed)
-            ->map(static fn (Block $block): Interval => RowMapper::time($block))->values()->all());
+        $anchored = Blocks::anchored($blocks);
         $counted = $blocks->reject(static fn (Block $block): bool => $block->state === BlockState::Passed || $block->anchored);
         $main = $time->sets->first();
         $mine = $counted->filter(static fn (Block $block): bool => $block->task->hoursSet() === $main?->id);
@@ -99,13 +98,13 @@ final readonly class Gauge
     private static function reserved(WorkTime $time, LocalDay $day): int
     {
         $main = $time->sets->first();
-        if ($main === null || $time->reserves === []) {
+        if ($main === null || $time->keptFree() === []) {
             return 0;
         }
         $span = $time->zone->day($day);
         $meetings = $time->occurrences->filter(static fn (Occurrence $one): bool => $one->blocks())->map(static fn (Occurrence $one): Interval => RowMapper::withBuffers($one, $time->user));
 
-        return IntervalSet::covering(...array_map(static fn (Reserve $reserve): Interval => RowMapper::time($reserve), $time->reserves))
+        return IntervalSet::covering(...$time->keptFree())
             ->between($span->start, $span->end)->intersection($time->hours($main->id))->without(IntervalSet::covering(...$meetings->values()->all()))->length();
     }
 
@@ -218,14 +217,11 @@ final readonly class Gauge
     private static function lead(WorkTime $time, LocalDay $day): int
     {
         $span = $time->zone->day($day);
-        $bare = [];
+        $bare = $time->keptFree();
         foreach ($time->occurrences as $occurrence) {
             if ($occurrence->blocks()) {
                 $bare[] = RowMapper::time($occurrence);
             }
-        }
-        foreach ($time->reserves as $reserve) {
-            $bare[] = RowMapper::time($reserve);
         }
         $main = $time->sets->first();
 

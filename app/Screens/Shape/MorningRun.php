@@ -33,7 +33,7 @@ final readonly class MorningRun
      * @param  Collection<int, Occurrence>  $meetings
      * @param  list<array{task: Task, minutes: int, pull: int, why: string}>  $candidates
      */
-    private function __construct(public MorningStep $step, public array $left, public Collection $meetings, public array $candidates, public ?Entry $forgotten) {}
+    private function __construct(public MorningStep $step, public array $left, public Collection $meetings, public array $candidates, public ?Entry $forgotten, public ?string $missing = null) {}
 
     /** @param  Collection<int, Candidate>  $candidates */
     public static function of(Desk $desk, MorningStep $step, LocalDay $day, WorkTime $time, Collection $candidates): self
@@ -47,7 +47,24 @@ final readonly class MorningRun
             $time->occurrences->filter(static fn (Occurrence $one): bool => $one->interrupts() && RowMapper::start($one) < $span->end && RowMapper::end($one) > $span->start),
             $step === MorningStep::Candidates ? self::candidates($desk, $day, $candidates) : [],
             RunningClock::forgotten($user, $now),
+            self::missing($user, $candidates),
         );
+    }
+
+    /**
+     * What has to be there before a day can be chosen from it: the key of what is said; null where nothing is missing.
+     *
+     * @param  Collection<int, Candidate>  $candidates
+     */
+    private static function missing(User $user, Collection $candidates): ?string
+    {
+        return match (true) {
+            $candidates->contains(static fn (Candidate $one): bool => $one->left !== null) => null,
+            $candidates->isNotEmpty() => 'estimates',
+            $user->tasks()->open()->exists() => 'weights',
+            $user->tasks()->inbox()->exists() => 'sorting',
+            default => 'lines',
+        };
     }
 
     /** @return list<array{task: Task, state: string, next: Block|null}> */

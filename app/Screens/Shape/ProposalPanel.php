@@ -54,7 +54,7 @@ final readonly class ProposalPanel
         $able = $able->reject(static fn (Candidate $one): bool => ($picked->day($tasks[$one->id])->number ?? 0) > $day->number && ($one->due ?? PHP_INT_MAX) > $time->zone->day($day)->end); // picked for a later day it stays there
         $picks = $waiting = $others = $late = $today = [];
         $line = $minutes = $deep = $left = 0;
-        $keys = DayProposal::KEYS - $picked->of($user->tasks()->where('key', true)->whereNotNull('done_at')->getQuery(), $day)->count();
+        $keys = $user->keys_most - $picked->of($user->tasks()->where('key', true)->whereNotNull('done_at')->getQuery(), $day)->count();
         $deepLeft = $user->deep_limit;
         $stands = $desk->blocksOn($day)->filter(static fn (Block $block): bool => $block->state !== BlockState::Passed);
         $fixed = $stands->filter(static fn (Block $block): bool => $block->isFixed($now) && ! $block->anchored)->pluck('task_id')->flip()->all();
@@ -67,7 +67,7 @@ final readonly class ProposalPanel
         foreach ($time->sets as $set) {
             $load = self::line($time, $set->id, $day, $taken, $now);
             $mine = $able->filter(static fn (Candidate $one): bool => $one->set === $set->id);
-            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], max(0, $picked->minutes($tasks[$one->id], $day, $now) - ($pinned[$one->id] ?? 0)), $picked->isFor($tasks[$one->id], $day) || isset($fixed[$one->id]) || ($one->due ?? PHP_INT_MAX) <= $end, self::waitsUntil($one, $desk, $slacks)))->all()), $load, $deepLeft);
+            $proposal = DayProposal::of(array_values($mine->map(static fn (Candidate $one): DayCandidate => self::candidate($one, $tasks[$one->id], max(0, $picked->minutes($tasks[$one->id], $day, $now) - ($pinned[$one->id] ?? 0)), $picked->isFor($tasks[$one->id], $day) || isset($fixed[$one->id]) || ($one->due ?? PHP_INT_MAX) <= $end, self::waitsUntil($one, $desk, $slacks)))->all()), $load, $deepLeft, $user->keys_most);
             if ($set->id === $time->sets->first()?->id) {
                 [$line, $minutes] = [$load, $proposal->minutes];
             } elseif ($proposal->minutes > 0) {

@@ -8,8 +8,8 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Entry;
 use App\Models\Occurrence;
-use App\Models\Reserve;
 use App\Rows\Candidate;
+use App\Rows\Lens;
 use App\Rows\RowMapper;
 use App\Rows\Slacks;
 use App\Rows\WorkTime;
@@ -83,7 +83,10 @@ final readonly class RunSheet
         ?Block $chosen,
         array $keys,
         ?int $reserve = null,
+        ?int $routine = null,
+        ?Lens $lens = null,
     ): self {
+        $lens ??= Lens::none();
         $user = $time->user;
         $whole = $time->zone->day($day);
         $hours = self::hoursOn($time, $day);
@@ -93,7 +96,7 @@ final readonly class RunSheet
         $span = self::span($time, $day, $whole, $hours, $timed, $blocks);
         $place = static fn (int $minute): float => round(($minute - $span->start) * self::SCALE, 1);
         $minute = Moments::minute($now);
-        $sheetBlocks = $blocks->map(static fn (Block $block): SheetBlock => self::blockPiece($block, $time, $span, $candidates, $now, $chosen, isset($keys[$block->task_id])))->values()->all();
+        $sheetBlocks = $blocks->map(static fn (Block $block): SheetBlock => self::blockPiece($block, $time, $span, $candidates, $now, $chosen, isset($keys[$block->task_id]), ! $lens->holdsArea($block->task->area_id)))->values()->all();
         $busy = $timed->filter(static fn (Occurrence $one): bool => $one->blocks());
 
         return new self(
@@ -105,14 +108,14 @@ final readonly class RunSheet
                 IntervalSet::covering($span)->without($hours)->without($time->lunch())->intervals,
             ),
             self::setNames($time, $day, $span, $place),
-            $timed->map(static fn (Occurrence $one): SheetMeeting => self::meetingPiece($one, $time, $span, $blocks, $now))->values()->all(),
+            $timed->map(static fn (Occurrence $one): SheetMeeting => self::meetingPiece($one, $time, $span, $blocks, $now, $lens->holdsMeeting($one)))->values()->all(),
             $sheetBlocks,
-            self::reserves($time, $whole, $span, $blocks, $now, $reserve),
+            self::reserves($time, $whole, $span, $blocks, $now, $reserve, $routine, IntervalSet::covering(...$busy->map(RowMapper::time(...))->values()->all())),
             self::gaps($time, $span, $hours, $busy, $blocks, $place, $now),
             $entries->map(static fn (Entry $entry): array => [
                 'top' => $place(RowMapper::start($entry)),
                 'height' => max(3.0, round((($entry->ends_at === null ? $minute : RowMapper::end($entry)) - RowMapper::start($entry)) * self::SCALE, 1)),
-                'label' => Times::clock($user, $entry->starts_at),
+                'label' => Times::brief($user, $entry->starts_at),
                 'kind' => match (true) {
                     $entry->ends_at === null => 'running',
                     $entry->break => 'rest',
@@ -123,7 +126,7 @@ final readonly class RunSheet
             (new SlackTails($time, $span, $slacks, $now))->of($blocks, $chosen, (int) ceil($span->length() * self::SCALE)),
             self::notes($time, $blocks, $entries, $place, $now, $chosen),
             $span->contains($minute) ? $place($minute) : null,
-            Times::clock($user, $minute),
+            Times::brief($user, $minute),
             $occurrences->filter(static fn (Occurrence $one): bool => $one->all_day)->map(static fn (Occurrence $one): string => $one->shownName())->values()->all(),
         );
     }
@@ -136,6 +139,12 @@ final readonly class RunSheet
     public function reserve(int $id): ?SheetReserve
     {
         return self::first($this->reserves, $id);
+    }
+
+    /** The routine that is chosen. */
+    public function routine(): ?SheetReserve
+    {
+        return array_values(array_filter($this->reserves, static fn (SheetReserve $one): bool => $one->routine !== null && $one->chosen))[0] ?? null;
     }
 
     /** @return list<SheetMeeting|SheetBlock> from top to bottom */
@@ -190,9 +199,11 @@ final readonly class RunSheet
         foreach ($hours->intervals as $interval) {
             array_push($edges, $interval->start - self::AROUND, $interval->end);
         }
-        $reserved = array_filter($time->reserves, static fn (Reserve $one): bool => RowMapper::time($one)->overlaps($whole));
-        foreach ([...$timed, ...$blocks, ...$reserved] as $row) {
+        foreach ([...$timed, ...$blocks] as $row) {
             array_push($edges, RowMapper::start($row) - 10, RowMapper::end($row));
+        }
+        foreach ([...$time->keptFree(), ...$time->deepOnly()->intervals] as $kept) {
+            $kept->overlaps($whole) && array_push($edges, $kept->start - 10, $kept->end);
         }
         $from = $edges === [] ? $time->zone->at($day, self::DEFAULT_FROM) : min($edges);
         $from = max($whole->start, intdiv($from, 30) * 30);
@@ -210,7 +221,7 @@ final readonly class RunSheet
         $marks = [];
         for ($at = $span->start; $at <= $span->end; $at += 30) {
             if ($time->zone->minuteOfDay($at) % 60 === 0) {
-                $marks[] = ['top' => $place($at), 'label' => Times::clock($time->user, $at)];
+                $marks[] = ['top' => $place($at), 'label' => Times::hour($time->user, $at)];
             }
         }
 
@@ -235,7 +246,7 @@ final readonly class RunSheet
     }
 
     /** @param  Collection<int, Block>  $blocks  of the day: one that is fixed may lie at the same time */
-    private static function meetingPiece(Occurrence $occurrence, WorkTime $time, Interval $span, Collection $blocks, CarbonImmutable $now): SheetMeeting
+    private static function meetingPiece(Occurrence $occurrence, WorkTime $time, Interval $span, Collection $blocks, CarbonImmutable $now, bool $isSeen): SheetMeeting
     {
         $interval = RowMapper::time($occurrence);
         $shown = $interval->intersection($span) ?? $interval;
@@ -243,9 +254,9 @@ final readonly class RunSheet
 
         return new SheetMeeting(
             id: $occurrence->id,
-            title: $occurrence->shownName(),
-            place: $occurrence->isShown() ? $occurrence->place : null,
-            link: $occurrence->isShown() && $occurrence->ends_at > $now ? $occurrence->link : null,
+            title: $isSeen ? $occurrence->shownName() : __('app.lens.outside'),
+            place: $isSeen && $occurrence->isShown() ? $occurrence->place : null,
+            link: $isSeen && $occurrence->isShown() && $occurrence->ends_at > $now ? $occurrence->link : null,
             hatching: (int) $occurrence->meeting->calendar->getAttributes()['hatching'],
             minutes: $interval->length(),
             range: Times::range($time->user, $interval->start, $interval->end),
@@ -260,7 +271,7 @@ final readonly class RunSheet
     /**
      * @param  Collection<int, Candidate>  $candidates
      */
-    private static function blockPiece(Block $block, WorkTime $time, Interval $span, Collection $candidates, CarbonImmutable $now, ?Block $chosen, bool $isKey): SheetBlock
+    private static function blockPiece(Block $block, WorkTime $time, Interval $span, Collection $candidates, CarbonImmutable $now, ?Block $chosen, bool $isKey, bool $isOutside): SheetBlock
     {
         $interval = RowMapper::time($block);
         $shown = $interval->intersection($span) ?? $interval;
@@ -272,7 +283,8 @@ final readonly class RunSheet
         return new SheetBlock(
             id: $block->id,
             task: $block->task_id,
-            title: $block->task->title,
+            title: $isOutside ? __('app.lens.outside') : $block->task->title,
+            outside: $isOutside,
             hue: $block->task->area->hue,
             area: $block->task->area->name,
             importance: $block->task->importance->value ?? 1,
@@ -302,7 +314,7 @@ final readonly class RunSheet
      * @param  Collection<int, Block>  $blocks
      * @return list<SheetReserve>
      */
-    private static function reserves(WorkTime $time, Interval $whole, Interval $span, Collection $blocks, CarbonImmutable $now, ?int $chosen): array
+    private static function reserves(WorkTime $time, Interval $whole, Interval $span, Collection $blocks, CarbonImmutable $now, ?int $chosen, ?int $routine, IntervalSet $meetings): array
     {
         $reserves = [];
         foreach ($time->reserves as $reserve) {
@@ -313,6 +325,8 @@ final readonly class RunSheet
             $held = $blocks->where('reserve_id', $reserve->id);
             $filled = $held->isEmpty() ? $shown->start : min($shown->end, max($shown->start, (int) $held->map(static fn (Block $block): int => RowMapper::end($block))->max()));
             $reserves[] = new SheetReserve(
+                key: "reserve-{$reserve->id}",
+                address: "/reserves/{$reserve->id}",
                 id: $reserve->id,
                 title: $reserve->title,
                 count: $held->count(),
@@ -321,10 +335,33 @@ final readonly class RunSheet
                 range: Times::range($time->user, $reserve->starts_at, $reserve->ends_at),
                 movable: $reserve->ends_at > $now,
                 chosen: $chosen === $reserve->id,
+                under: $meetings->overlaps($shown),
                 top: round(($shown->start - $span->start) * self::SCALE, 1),
                 height: round($shown->length() * self::SCALE, 1),
                 filled: round(($filled - $shown->start) * self::SCALE, 1),
             );
+        }
+        foreach ($time->routines as $one) {
+            $shown = $one->time->intersection($span);
+            if ($shown !== null && $one->time->overlaps($whole)) {
+                $reserves[] = new SheetReserve(
+                    key: "routine-{$one->routine->id}",
+                    address: "/routines/{$one->routine->id}/days/{$one->day->asString()}",
+                    id: null,
+                    title: $one->routine->title,
+                    count: 0,
+                    minutes: $one->time->length(),
+                    start: $one->time->start,
+                    range: Times::range($time->user, $one->time->start, $one->time->end),
+                    movable: $one->time->end > Moments::minute($now),
+                    chosen: $routine === $one->routine->id,
+                    under: $meetings->overlaps($shown),
+                    top: round(($shown->start - $span->start) * self::SCALE, 1),
+                    height: round($shown->length() * self::SCALE, 1),
+                    filled: 0,
+                    routine: $one,
+                );
+            }
         }
 
         return $reserves;
@@ -355,7 +392,7 @@ final readonly class RunSheet
         $taken = IntervalSet::covering(...$times)->union($time->busy())->union($time->lunch());
         $bare = IntervalSet::covering(
             ...$busy->map(static fn (Occurrence $one): Interval => RowMapper::time($one))->values()->all(),
-            ...array_map(static fn (Reserve $one): Interval => RowMapper::time($one), $time->reserves),
+            ...$time->keptFree(),
         );
         $lead = $time->busy()->without($bare)->intersection($hours)->without(IntervalSet::covering(...$times));
         $gaps = [];

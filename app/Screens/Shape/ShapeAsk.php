@@ -13,6 +13,8 @@ final readonly class ShapeAsk
     /**
      * @param  int|null  $block  that is chosen
      * @param  int|null  $reserve  that is chosen
+     * @param  int|null  $routine  that is chosen
+     * @param  bool  $lunch  it is chosen
      * @param  bool  $bank  all of it
      * @param  bool  $propose  a day that fits
      * @param  ChangeKind|null  $change  to be looked at before it is taken
@@ -25,6 +27,8 @@ final readonly class ShapeAsk
     public function __construct(
         public ?int $block = null,
         public ?int $reserve = null,
+        public ?int $routine = null,
+        public bool $lunch = false,
         public bool $bank = false,
         public bool $propose = false,
         public ?ChangeKind $change = null,

@@ -46,7 +46,7 @@ final readonly class ShapeScreen
         $gauge = Gauge::of($time, $day, $blocks, $candidates, $now, $chosen, $untimed);
         $overfull = Overfull::of($time, $day, $blocks, $untimed, $candidates, $gauge, $now);
         $entries = $this->entries($user, $span->start, $span->end);
-        $sheet = RunSheet::of($time, $day, $blocks, $slacks, $candidates, $entries, $now, $chosen, $keys, $ask->reserve);
+        $sheet = RunSheet::of($time, $day, $blocks, $slacks, $candidates, $entries, $now, $chosen, $keys, $ask->reserve, $ask->routine, $this->desk->lens());
         $proposes = $ask->propose || in_array($ask->morning, [MorningStep::Day, MorningStep::Wait], true) || ($ask->change === ChangeKind::Wait && $overfull === null);
         $change = match (true) {
             $ask->morning === MorningStep::Lay, $ask->change === ChangeKind::Picks => new Change(ChangeKind::Picks, $ask->picks, $ask->keys),
@@ -72,7 +72,7 @@ final readonly class ShapeScreen
             reserve: $ask->reserve === null ? null : collect($time->reserves)->firstWhere('id', $ask->reserve),
             difference: $change === null ? null : $this->difference($user, $day, $change, $blocks, $candidates, $sheet, $now),
             needsMending: $user->mend_asks && $this->mend->isNeeded($user, $now, $this->desk->time()),
-            bank: Bank::of($this->desk, $candidates, $blocks, $day, $ask->bank, $untimed, LateLine::named($late)),
+            bank: Bank::of($this->desk, $this->desk->lens()->narrow($candidates), $blocks, $day, $ask->bank, $untimed, LateLine::named($late)),
             late: LateLine::of($this->desk, $late),
             wayWords: $change?->way === null ? null : CrunchWays::says($this->desk, $change->way),
             twoAtOnce: TwoAtOnce::on($this->desk, $day, $blocks, $this->places),

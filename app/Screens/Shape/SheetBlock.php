@@ -14,6 +14,7 @@ final readonly class SheetBlock
         public int $id,
         public int $task,
         public string $title,
+        public bool $outside,
         public string $hue,
         public string $area,
         public int $importance,

@@ -7,6 +7,7 @@ namespace App\Screens\Shape;
 use App\Models\Block;
 use App\Models\User;
 use App\Rows\Candidate;
+use App\Wording\Dates;
 use App\Wording\Figures;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
@@ -64,7 +65,7 @@ final readonly class WhyHere
                 'context' => $reason['context'] ?? '',
                 'project' => $after?->project->name ?? '',
                 'part' => $reason['part'] ?? '',
-                'day' => isset($reason['day']) ? (string) CarbonImmutable::parse((new LocalDay((int) $reason['day']))->asString())->format('D j') : '',
+                'day' => isset($reason['day']) ? Dates::of($this->user)->near(new LocalDay((int) $reason['day'])) : '',
             ]);
         }
         if ($behind !== []) {

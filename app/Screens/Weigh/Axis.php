@@ -23,7 +23,7 @@ final readonly class Axis
     public static function of(LocalDay $today, WorkTime $time, ?string $zoom): self
     {
         $widths = self::WIDTHS;
-        $left = max(0, 7 - $today->weekday());
+        $left = 6 - ($today->weekday() - $time->user->week_starts + 7) % 7; // days of the person's week that are still to come
         if ($left === 0) {
             $widths = ['week' => 0.0, 'fortnight' => $widths['fortnight'] + $widths['week']] + $widths;
         }

@@ -39,9 +39,10 @@ final readonly class WeighScreen
     {
         $open = $this->desk->open();
         $time = $this->desk->time();
-        $all = $open->all();
-        $unweighed = $open->unweighed();
-        $shown = Candidate::byPull($open->weighed())->take(self::MARKS);
+        $lens = $this->desk->lens();
+        $all = $lens->narrow($open->all());
+        $unweighed = $lens->narrow($open->unweighed());
+        $shown = Candidate::byPull($lens->narrow($open->weighed()))->take(self::MARKS);
         $tasks = $this->desk->tasks([...$shown->keys()->all(), ...$unweighed->keys()->take(6)->all(), ...($item === null ? [] : [$item])]);
         $current = $item !== null && isset($tasks[$item], $all[$item]) ? $item : $unweighed->keys()->first();
         $axis = Axis::of(Moments::today($user, $now), $time, $zoom);
@@ -64,8 +65,8 @@ final readonly class WeighScreen
 
     public function list(User $user, CarbonImmutable $now, string $group, bool $whole): ListPage
     {
-        $unweighed = $this->desk->open()->unweighed();
-        $weighed = Candidate::byPull($this->desk->open()->weighed());
+        $unweighed = $this->desk->lens()->narrow($this->desk->open()->unweighed());
+        $weighed = Candidate::byPull($this->desk->lens()->narrow($this->desk->open()->weighed()));
         $shown = $whole ? $weighed : $weighed->take(self::ROWS);
         $first = $unweighed->take(self::ROWS);
         $tasks = $this->desk->tasks([...$first->keys()->all(), ...$shown->keys()->all()]);

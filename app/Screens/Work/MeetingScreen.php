@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Screens\Work;
 
+use App\Calendars\ByHand;
+use App\Calendars\OwnMeeting;
 use App\ICalendar\Description;
 use App\ICalendar\JoinLink;
 use App\Models\MeetingNote;
@@ -17,7 +19,7 @@ final readonly class MeetingScreen
     private const EARLIER = 12;
 
     /** @param  list<MeetingNote>  $earlier  what was written down for its other times, the latest first */
-    private function __construct(public Occurrence $occurrence, public ?string $join, public string $note, public array $earlier, public bool $isAsked, public string $description) {}
+    private function __construct(public Occurrence $occurrence, public ?string $join, public string $note, public array $earlier, public bool $isAsked, public string $description, public ?OwnMeeting $own) {}
 
     public static function of(User $user, Occurrence $occurrence): self
     {
@@ -25,6 +27,6 @@ final readonly class MeetingScreen
         $note = $user->meetingNotes()->where('meeting_id', $occurrence->meeting_id)->where('starts_at', $occurrence->starts_at)->value('text');
         $others = $user->meetingNotes()->where('meeting_id', $occurrence->meeting_id)->where('starts_at', '!=', $occurrence->starts_at)->orderByDesc('starts_at')->limit(self::EARLIER)->get();
 
-        return new self($occurrence, $occurrence->link ?? JoinLink::ofText((string) $occurrence->place), (string) $note, array_values($others->all()), $occurrence->meeting->isAsked(), Description::of($occurrence->meeting->source));
+        return new self($occurrence, $occurrence->link ?? JoinLink::ofText((string) $occurrence->place), (string) $note, array_values($others->all()), $occurrence->meeting->isAsked(), Description::of($occurrence->meeting->source), $occurrence->meeting->by_hand === null ? null : ByHand::of($occurrence->meeting));
     }
 }

@@ -71,7 +71,7 @@ final readonly class WorkScreen
             nextMeeting: $meetings->first(static fn (Occurrence $one): bool => $one->starts_at > $now),
             spent: $task === null ? 0 : Worked::minutes($entries->where('task_id', $task->id), $now),
             entries: $entries,
-            next: $this->next($blocks, $meetings, $current, $now),
+            next: $this->next($blocks->filter(fn (Block $one): bool => $this->desk->lens()->holdsArea($one->task->area_id)), $meetings->filter(fn (Occurrence $one): bool => $this->desk->lens()->holdsMeeting($one)), $current, $now),
             rows: $rows,
             ended: collect($time->ended)->first(static fn (Interval $one): bool => $one->contains($minute))?->start,
             now: $now,

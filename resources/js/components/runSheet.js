@@ -1,3 +1,4 @@
+import { clock, plain } from '../page/clock.js'
 import { ask } from '../page/exchange.js'
 import { post } from '../page/forms.js'
 import Preview from './dropPreview.js'
@@ -35,6 +36,9 @@ export default () => ({
     start(event) {
         const block = event.target.closest('.block-movable')
         const row = event.target.closest('tr[data-task]')
+        if (event.button === 0 && !block && !row && this.isGap(event)) {
+            this.drag = { gap: true, x: event.clientX, y: event.clientY, live: false, first: this.step((event.clientY - this.$refs.sheet.getBoundingClientRect().top) / this.scale()) }
+        }
         if (event.button !== 0 || (!block && !row) || event.target.closest('button') || (row && event.pointerType === 'touch')) {
             return
         }
@@ -58,6 +62,13 @@ export default () => ({
         event.preventDefault()
         getSelection()?.removeAllRanges()
         const sheet = this.$refs.sheet.getBoundingClientRect()
+        if (drag.gap) {
+            const here = this.step((event.clientY - sheet.top) / this.scale())
+            drag.at = Math.min(drag.first, here)
+            drag.wanted = Math.max(STEP, Math.abs(here - drag.first))
+            this.outline(drag.at, drag.wanted)
+            return
+        }
         drag.reserve = null
         if (drag.resize) {
             drag.at = drag.first
@@ -66,7 +77,7 @@ export default () => ({
             drag.over = event.clientX > sheet.left - 40 && event.clientX < sheet.right && event.clientY > sheet.top - 20 && event.clientY < sheet.bottom + 20
             drag.at = this.step((event.clientY - drag.grab - sheet.top) / this.scale())
             drag.wanted = drag.block ? drag.minutes : Math.min(drag.minutes || 30, 120)
-            drag.reserve = drag.over && !drag.block?.dataset.reserve ? this.reserveAt(event.clientX, event.clientY) : null
+            drag.reserve = drag.over && !drag.block?.dataset.move ? this.reserveAt(event.clientX, event.clientY) : null
         }
         this.$refs.sheet.querySelectorAll('.reserve-aim').forEach((other) => other !== drag.reserve && other.classList.remove('reserve-aim'))
         if (drag.reserve) {
@@ -83,7 +94,7 @@ export default () => ({
     },
     /** The reserved time under the pointer, unless the block lies in it already. */
     reserveAt(x, y) {
-        return document.elementsFromPoint(x, y).find((one) => one.matches('.reserve.block-movable')) ?? null
+        return document.elementsFromPoint(x, y).find((one) => one.matches('.reserve.block-movable[data-reserve]')) ?? null
     },
     drop() {
         const drag = this.drag
@@ -93,12 +104,28 @@ export default () => ({
         }
         this.dropped = true
         setTimeout(() => { this.dropped = false }, 50)
-        if (drag.reserve) {
+        if (drag.gap) {
+            this.takeTime(drag.at, drag.wanted)
+        } else if (drag.reserve) {
             post(`/reserves/${drag.reserve.dataset.reserve}/tasks`, { task: (drag.block ?? drag.row).dataset.task })
         } else if (drag.resize || drag.over) {
             this.set(drag.block, drag.row, drag.at, drag.wanted)
         }
         this.end()
+    },
+    /** Free time of the lane, where nothing lies that can be taken hold of. */
+    isGap(event) {
+        const menu = document.getElementById('reserve-ask')
+        const box = this.$refs.sheet.getBoundingClientRect()
+        return menu && event.pointerType !== 'touch' && this.$refs.sheet.contains(event.target) && !event.target.closest('.sheet a, .sheet button, .sheet form, .sheet section') && event.clientX > box.left + 120 && event.clientX < box.left + 420
+    },
+    /** What was drawn is asked about: a meeting, or time to keep free. */
+    takeTime(at, minutes) {
+        const menu = document.getElementById('reserve-ask')
+        menu.querySelector('[name=start]').value = clock(this.local(at))
+        menu.querySelector('[name=minutes]').value = minutes
+        menu.setAttribute('open', '')
+        menu.querySelector('[name=title]').focus()
     },
     end() {
         this.drag = null
@@ -143,9 +170,9 @@ export default () => ({
     },
     set(block, row, at, minutes) {
         const day = this.$root.dataset.day
-        const values = { day, start: this.clock(at), minutes }
-        if (block?.dataset.reserve) {
-            post(`/reserves/${block.dataset.reserve}`, { ...values, _method: 'PATCH', title: block.querySelector('.title').textContent })
+        const values = { day, start: plain(this.local(at)), minutes }
+        if (block?.dataset.move) {
+            post(block.dataset.move, { ...values, _method: 'PATCH', title: block.querySelector('.title').textContent })
         } else if (block) {
             post(`/blocks/${block.dataset.block}`, { ...values, _method: 'PATCH', mark: block.dataset.mark })
         } else {
@@ -154,8 +181,8 @@ export default () => ({
     },
     /** What the drop would do. Null where that is not known before: reserved time. */
     tryIt(piece, at, minutes) {
-        const values = { day: this.$root.dataset.day, start: this.clock(at), minutes }
-        if (piece.dataset.reserve) {
+        const values = { day: this.$root.dataset.day, start: plain(this.local(at)), minutes }
+        if (piece.dataset.move) {
             return Promise.resolve(null)
         }
         return piece.dataset.block ? ask(`/blocks/${piece.dataset.block}/try`, values) : ask(`/tasks/${piece.dataset.task}/try`, values)
@@ -168,7 +195,7 @@ export default () => ({
         }
         this.ghost.style.top = `${at * this.scale()}px`
         this.ghost.style.height = `${Math.max(16, minutes * this.scale())}px`
-        this.ghost.textContent = `${this.clock(at)}–${this.clock(at + minutes)}`
+        this.ghost.textContent = `${clock(this.local(at))}–${clock(this.local(at + minutes))}`
     },
     fromStart(block) {
         return Number(block.dataset.start) - Number(this.$root.dataset.from)
@@ -179,9 +206,8 @@ export default () => ({
     scale() {
         return Number(this.$root.dataset.scale)
     },
-    /** Minutes from the sheet's top as the person's clock shows them. */
-    clock(minutes) {
-        const local = (((Number(this.$root.dataset.from) + Number(this.$root.dataset.offset) + minutes) % 1440) + 1440) % 1440
-        return `${String(Math.floor(local / 60)).padStart(2, '0')}:${String(local % 60).padStart(2, '0')}`
+    /** Minutes from the sheet's top as minutes of the person's day. */
+    local(minutes) {
+        return (((Number(this.$root.dataset.from) + Number(this.$root.dataset.offset) + minutes) % 1440) + 1440) % 1440
     },
 })

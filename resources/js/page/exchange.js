@@ -44,7 +44,7 @@ async function showAt(address) {
 /** Shows the same page as it is now, unless something of the person's is on its way. */
 export async function refresh() {
     const began = turn
-    if (isPending()) {
+    if (isPending() || document.querySelector('.consequence')) { // what a change would do stands there until it is answered
         return false
     }
     try {
@@ -54,10 +54,17 @@ export async function refresh() {
             note('closed')
             return false
         }
-        return began === turn && !isPending() && response.ok && put(new DOMParser().parseFromString(text, 'text/html'), text)
+        return began === turn && !isPending() && response.ok && put(read(text), text)
     } catch {
         return false
     }
+}
+
+/** A page as the server drew it, without what is only for browsers without scripts: read so, it would be there too. */
+function read(text) {
+    const page = new DOMParser().parseFromString(text, 'text/html')
+    page.querySelectorAll('noscript').forEach((one) => one.remove())
+    return page
 }
 
 export function begin() {
@@ -69,7 +76,7 @@ let answered = null
 
 /** Shows an answer. Where it is no page of ours, the browser goes there. */
 export function show(response, text, form = null) {
-    const page = new DOMParser().parseFromString(text, 'text/html')
+    const page = read(text)
     if (!page.getElementById('page') || (response.redirected && new URL(response.url).pathname === '/sign-in')) {
         location.assign(response.url)
         return false

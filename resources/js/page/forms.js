@@ -40,6 +40,7 @@ export async function send(form, submitter = null, after = () => {}) {
     const caught = 'clear' in form.dataset ? empty(form, holding) : null
     row?.id && goOn(row, act.key)
     'replaced' in form.dataset && (form.ariaBusy = 'true')
+    const isTried = form.elements.try !== undefined && submitter?.name !== 'take'
     let isDone = false
     const outcome = await perform(act, {
         refresh: (sent) => bringUpToDate(sent, form),
@@ -47,13 +48,14 @@ export async function send(form, submitter = null, after = () => {}) {
             isDone = ['waits', 'elsewhere'].includes(came.kind) || wasDone(came)
             form.ariaBusy = null
             if (isDone) {
-                settle(holding)
+                isTried || settle(holding) // what is only tried is stored nowhere yet
                 came.kind === 'waits' || settleRow(act.key)
             } else {
                 comeBack(act.key)
                 caught && giveBack(caught.field, caught.text)
             }
             tell(came, form)
+            isTried && isDone && !form.querySelector('.consequence') && settle(holding) // it is as it was
             after(isDone, came)
         },
     })
@@ -140,11 +142,11 @@ const rowsOwn = (row) => (row?.matches('[data-row]') ? row : row?.querySelector(
 export function listenForForms() {
     document.addEventListener('submit', submitted)
     document.addEventListener('change', ({ target }) => changed(target))
-    document.addEventListener('focusout', ({ target }) => {
-        if (target.matches('form[data-on-change] [data-changed]')) {
-            delete target.dataset.changed
-            sendChange(target.form)
-        }
+    document.addEventListener('focusout', ({ target, relatedTarget }) => {
+        const form = target.closest('form[data-on-change]')
+        const changes = form && !form.contains(relatedTarget) ? [...form.querySelectorAll('[data-changed]')] : [] // two that belong together are sent once both are written
+        changes.forEach((field) => { delete field.dataset.changed })
+        changes.length && sendChange(form)
     })
     document.addEventListener('keydown', pressedInField, true)
     document.addEventListener('click', clicked)
@@ -199,6 +201,10 @@ function ask(form, submitter) {
 const sendChange = (form) => (form.method === 'post' ? send(form) : ask(form))
 
 function changed(field) {
+    if ('sendAtOnce' in field.dataset && field.value) { // a chosen file says by itself that it is to be sent
+        field.form.requestSubmit()
+        return
+    }
     const form = field.closest('form[data-on-change]')
     if (form && document.activeElement === field && !field.matches('select, [type=checkbox], [type=radio]')) {
         field.dataset.changed = '' // each digit of a date is a change, and Enter sends it anyway: wait until the field is left
@@ -219,6 +225,9 @@ function pressedInField(event) {
     if (button) {
         event.preventDefault()
         field.form.requestSubmit(button)
+    } else if (buttons.length === 0 && 'onChange' in field.form.dataset) { // a form of two fields without a button is sent by nobody else
+        event.preventDefault()
+        field.form.requestSubmit()
     }
 }
 
@@ -252,6 +261,7 @@ function clicked(event) {
     }
     if (link.matches('a[data-block], a.gauge-piece, a[data-leave], a[data-here]')) {
         event.preventDefault()
+        link.closest('.consequence') && takeOut(held(link.closest('form')))
         visit(link.href)
     } else if (isPending() && link.origin === location.origin && !link.target && !link.hasAttribute('download') && !link.getAttribute('href').startsWith('#')) {
         event.preventDefault()

@@ -3,7 +3,7 @@
 @php use App\Wording\Times; @endphp
 <div class="section-head"><h2 id="bank-title">Bank</h2><span class="soft">{{ $bank->count }} {{ $bank->count === 1 ? 'candidate' : 'candidates' }}</span></div>
 @if ($bank->count === 0)
-    <div class="empty"><h2>Nothing waits for a day.</h2><p class="soft">Weigh what has come in, then lay it out with <span class="key">L</span>.</p></div>
+    <div class="empty"><h2>Nothing waits for a day.</h2><p class="soft">@if ($counts['weigh']){{ $counts['weigh'] }} {{ $counts['weigh'] === 1 ? 'line waits' : 'lines wait' }} in <a href="/weigh">Weigh</a>. @elseif ($counts['gather']){{ $counts['gather'] }} {{ $counts['gather'] === 1 ? 'line waits' : 'lines wait' }} in <a href="/gather">Gather</a>. @else Catch some lines in <a href="/gather">Gather</a>. @endif What is weighed stands here, and is laid out with <span class="key">L</span>.</p></div>
 @else
 <table>
     <thead><tr><th><span class="sr-only">task</span></th><th>left</th><th>due</th><th>room</th><th>pull</th></tr></thead>

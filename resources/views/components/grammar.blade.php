@@ -13,9 +13,9 @@
             'importance' => ', high · vital · importance low · very important',
             'demand' => ', deep · , light',
             'part of the day' => 'tomorrow morning · in the evening',
-            'waiting' => 'waiting for Adaeze · after Wim answers',
+            'waiting' => 'waiting for Sam · after Kim answers',
             'project, context' => '+catalogue · for lender agreements · @phone',
-            'todo.txt keys' => 'due:2026-03-20 · start:monday · for:45min · importance:high · wait:Adaeze',
+            'todo.txt keys' => 'due:2026-03-20 · start:monday · for:45min · importance:high · wait:Sam',
             'link' => 'https://example.org/plan.pdf',
             'many at once' => 'a line each; indented lines become subtasks; list marks and ticked boxes are understood',
         ] as $what => $examples)

@@ -15,7 +15,7 @@
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
 <body @auth data-single-keys="{{ $person->single_keys ? 'on' : 'off' }}" data-clock="{{ App\Time\Clock::stands() ? 'stands' : 'runs' }}" data-sound="{{ $person->sound ? 'on' : 'off' }}" @endauth @class(['quiet-page' => $quiet])>
-<div id="page" @auth data-account="{{ $person->id }}" data-pulse="{{ $mark }}" data-now="{{ now()->getTimestampMs() }}" data-zone="{{ $person->zone }}" @endauth @if ($errors->any()) data-refused="{{ $errors->first() }}" @endif>
+<div id="page" @auth data-account="{{ $person->id }}" data-pulse="{{ $mark }}" data-now="{{ now()->getTimestampMs() }}" data-zone="{{ $person->zone }}" @if ($person->twelve_hours) data-twelve @endif @endauth @if ($errors->any()) data-refused="{{ $errors->first() }}" @endif>
     <a class="skip" href="#main">To the content</a>
     @if (Auth::check() && ! $quiet)
         <header>
@@ -47,6 +47,7 @@
                     <div class="menu">
                         <a href="/settings">Settings</a>
                         <a href="/account">Your account</a>
+                        @if ($lenses !== [] && ! $lens->isOn())<form method="post" action="/lens">@csrf<button name="to" value="next" data-page-key="0">Narrow to {{ reset($lenses) }} <kbd>0</kbd></button>@foreach (array_slice($lenses, 1, null, true) as $id => $name)<button name="to" value="{{ $id }}">Narrow to {{ $name }}</button>@endforeach</form>@endif
                         <button type="button" data-show="keys">All keys</button>
                         @if ($undo)<x-undo :revision="$undo->id"><button data-page-key="u">{{ $undo->label }}</button></x-undo>@endif
                         @if ($redo)<x-undo :revision="$redo" again><button data-page-key="U">Redo: take the undo back</button></x-undo>@endif
@@ -55,6 +56,14 @@
                 </details>
             </div>
             <x-ribbon :ribbon="$ribbon" />
+            @if ($person->sample_of !== null)
+                <div class="lens-line"><form method="post" action="/sample/end" data-whole>@csrf<span>This is a filled sample, the day of {{ $person->name }}. Nothing of it is kept.</span><button class="button">Back to your own day</button></form></div>
+            @elseif ($person->first_day !== null && ! request()->routeIs('first.show'))
+                <div class="lens-line first-line"><span>Your first day goes on: five steps, then the day is laid out.</span><a @class(['button', 'button-over' => request()->routeIs('weigh.*') && $counts['weigh'] === 0]) href="/first-day">Go on</a></div>
+            @endif
+            @if ($lens->isOn())
+                <div class="lens-line" role="status"><form method="post" action="/lens">@csrf<span>@if (request()->routeIs('gather.index', 'weigh.*', 'shape.*', 'work.show', 'close.show', 'meetings.index', 'projects.index'))Only <b>{{ $lens->name() }}</b> is listed{{ $lens->areas() === [] ? '; no area belongs to it yet' : '' }}. <span class="lens-more">Plan, gauge and figures are of everything.</span>@else You look through <b>{{ $lens->name() }}</b>. <span class="lens-more">This page is of everything.</span>@endif</span><button class="button button-bare" name="to" value="">Everything</button><button class="button button-bare" name="to" value="next" data-page-key="0">Next <kbd>0</kbd></button>@if ($lens->areas() === [])<a href="/settings/areas#groups">Say what belongs to it</a>@endif</form></div>
+            @endif
         </header>
     @endif
     <main id="main" tabindex="-1" @auth class="page" @endauth>

@@ -9,7 +9,7 @@
 </form>
 <form method="post" action="/occurrences/{{ $id }}/decided" class="meeting-note" data-clear>@csrf
     <label for="decided">Decided: one task a line</label>
-    <textarea class="field" id="decided" name="lines" rows="3" placeholder="Adaeze sends the crate list by Friday">{{ old('lines') }}</textarea>
+    <textarea class="field" id="decided" name="lines" rows="3" placeholder="Sam sends the list by friday">{{ old('lines') }}</textarea>
     @error('lines')<p class="error" role="alert">{{ $message }}</p>@enderror
     <div class="actions"><button class="button">Make them tasks</button><span class="soft">they go to Gather</span></div>
 </form>

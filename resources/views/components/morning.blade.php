@@ -10,7 +10,11 @@
 <section class="morning" id="morning" aria-labelledby="morning-title">
     <div class="section-head section-over"><h2 id="morning-title">{{ __("shape.morning.title.{$step->value}") }}</h2>
         @if ($step !== MorningStep::Done)<span class="soft">morning, {{ $step->number() }} of 6</span>@endif</div>
-    @if ($step === MorningStep::Left)
+    @if ($morning->missing !== null && $step !== MorningStep::Done)
+        @if ($morning->forgotten)<p class="warning">The clock of an earlier day still runs. <a href="/work">Say when you stopped</a>.</p>@endif
+        <div class="empty"><h2>{{ __('shape.morning.missing.title') }}</h2><p>{{ trans_choice("shape.morning.missing.{$morning->missing}", $morning->missing === 'weights' ? $counts['weigh'] : $counts['gather']) }}</p></div>
+        <div class="actions"><a class="button button-main" href="{{ ['lines' => '/gather', 'sorting' => '/gather', 'weights' => '/weigh', 'estimates' => '/weigh/list'][$morning->missing] }}" data-first>{{ __("shape.morning.missing.go.{$morning->missing}") }} <kbd>Enter</kbd></a><form method="post" action="/shape/morning">@csrf<button class="button button-bare">Not today</button></form></div>
+    @elseif ($step === MorningStep::Left)
         @if ($morning->forgotten)<p class="warning">The clock of an earlier day still runs. <a href="/work">Say when you stopped</a>.</p>@endif
         @forelse ($morning->left as $one)
             <div class="morning-row hue-{{ $one['task']->area->hue }}">@spine($one['task']->importance->value ?? 0, 30)<div class="grow"><a href="/tasks/{{ $one['task']->id }}">{{ $one['task']->title }}</a> @if ($one['task']->carried)<span class="soft">@icon('carried'){{ $one['task']->carried }}</span>@endif
@@ -48,7 +52,7 @@
         <p>{{ count($sheet->blocks) }} blocks, {{ Times::duration($gauge->planned) }} of {{ Times::duration($gauge->load->loadLine) }}. @if ($gauge->over() > 0)<span class="coral">{{ Times::duration($gauge->over()) }} over.</span>@else It fits.@endif</p>
         <div class="actions"><a class="button button-main" href="/work" data-first>Begin <kbd>Enter</kbd></a><a class="button button-bare" href="{{ $address }}" data-leave>Stay here</a></div>
     @endif
-    @if ($step !== MorningStep::Done)
+    @if ($step !== MorningStep::Done && $morning->missing === null)
         <div class="actions">
             @if ($step === MorningStep::Day)<button class="button button-main" form="morning-day" data-first>On: what can wait <kbd>Enter</kbd></button>
             @elseif ($step !== MorningStep::Lay)<a class="button button-main" href="{{ $address }}?morning={{ $next->value }}{{ $step === MorningStep::Wait ? '&'.$carried : '' }}" data-here data-first>{{ $step === MorningStep::Wait ? 'Lay it out' : 'On: '.mb_strtolower(__("shape.morning.title.{$next->value}")) }} <kbd>Enter</kbd></a>@endif

@@ -8,6 +8,6 @@
         <button class="button" name="until" value="{{ $local->format('Y-m-d') }}">today</button>
         <button class="button" name="until" value="{{ $local->addDay()->format('Y-m-d') }}">tomorrow</button>
         <button class="button" name="until" value="{{ $local->addWeek()->startOfWeek()->format('Y-m-d') }}">next week</button>
-        <label for="until-{{ $message->id }}">or on</label><input class="field" id="until-{{ $message->id }}" type="date" name="date" data-enter=".until-date"><button class="button until-date" name="until" value="">put off</button>
+        <label for="until-{{ $message->id }}">or on</label><x-day id="until-{{ $message->id }}" name="date" data-enter=".until-date" /><button class="button until-date" name="until" value="">put off</button>
     </form>
 </details>

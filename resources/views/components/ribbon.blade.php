@@ -9,7 +9,7 @@
         @foreach ($ribbon->gaps as [$left, $width])<i class="gap" style="--l:{{ $left }};--w:{{ $width }}"></i>@endforeach
         @if ($ribbon->lunch !== null)<span class="lunch" style="--l:{{ $ribbon->lunch }}">lunch</span>@endif
         @foreach ($ribbon->pieces as $piece)
-            <{{ $sketch === null ? 'a' : 'span' }} @class(['piece', 'piece-meeting' => $piece->kind === 'meeting', 'piece-deep' => $piece->deep, 'piece-light' => $piece->kind === 'block' && ! $piece->deep, "piece-{$piece->state}" => $piece->state !== '', "hue-{$piece->hue}" => $piece->hue, "hatch-{$piece->hatching}" => $piece->hatching])
+            <{{ $sketch === null ? 'a' : 'span' }} @class(['piece', 'piece-meeting' => $piece->kind === 'meeting', 'piece-deep' => $piece->deep, 'piece-outside' => $piece->outside, 'piece-light' => $piece->kind === 'block' && ! $piece->deep, "piece-{$piece->state}" => $piece->state !== '', "hue-{$piece->hue}" => $piece->hue, "hatch-{$piece->hatching}" => $piece->hatching])
                @if ($sketch === null) href="/shape{{ $piece->kind === 'block' ? "?block={$piece->id}" : '' }}" title="{{ $piece->name }}" aria-label="{{ $piece->name }}" @endif
                style="--l:{{ $piece->left }};--w:{{ $piece->width }}">
                 @if ($piece->fits === 'in')

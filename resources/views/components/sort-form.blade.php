@@ -10,9 +10,9 @@
             <label for="{{ $id }}-name">Project, known or new</label><input class="field" id="{{ $id }}-name" name="project" list="project-names" value="{{ $task->project?->name }}" maxlength="200" required>
         @elseif ($to === 'waiting')
             <label for="{{ $id }}-who">Waiting for</label><input class="field" id="{{ $id }}-who" name="waiting_for" list="people" value="{{ $task->waiting_for }}" maxlength="200" required>
-            <label for="{{ $id }}-ask">Ask again on</label><input class="field" id="{{ $id }}-ask" type="date" name="ask_on" value="{{ $task->ask_on }}">
+            <label for="{{ $id }}-ask">Ask again on</label><x-day id="{{ $id }}-ask" name="ask_on" :value="$task->ask_on" :keeps="false" />
         @else
-            <label for="{{ $id }}-return">Show it again on (if at all)</label><input class="field" id="{{ $id }}-return" type="date" name="return_on" value="{{ $task->return_on }}">
+            <label for="{{ $id }}-return">Show it again on (if at all)</label><x-day id="{{ $id }}-return" name="return_on" :value="$task->return_on" :keeps="false" />
         @endif
         <button class="button button-main" name="to" value="{{ $to }}">{{ ['project' => 'To the project', 'waiting' => 'Wait', 'someday' => 'For someday'][$to] }}</button>
     </form>

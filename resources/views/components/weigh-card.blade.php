@@ -19,7 +19,7 @@
         @endforeach
     </fieldset>
     @error('importance')<p class="error" role="alert">{{ $message }}</p>@enderror
-    <div class="card-row"><label for="card-due">due</label><input class="field" id="card-due" type="date" name="due_date" data-page-key="t" data-enter="button[data-enter]" value="{{ old('due_date', $task->due_at ? $person->local($task->due_at)->format('Y-m-d') : $task->due_on) }}"><kbd class="key">T</kbd>@if ($task->due_at)<span class="soft">at {{ App\Wording\Times::clock($person, $task->due_at) }}</span>@endif @if ($task->due_hard)<span class="soft">hard</span>@endif @if ($chance !== null)<span class="soft">{{ App\Wording\Figures::chance($chance) }}</span>@endif</div>
+    <div class="card-row"><label for="card-due">due</label><x-day id="card-due" name="due_date" data-page-key="t" data-enter="button[data-enter]" :value="$task->due_at ? $person->local($task->due_at)->format('Y-m-d') : $task->due_on" /><kbd class="key">T</kbd>@if ($task->due_at)<span class="soft">at {{ App\Wording\Times::clock($person, $task->due_at) }}</span>@endif @if ($task->due_hard)<span class="soft">hard</span>@endif @if ($chance !== null)<span class="soft">{{ App\Wording\Figures::chance($chance) }}</span>@endif</div>
     @error('due_date')<p class="error" role="alert">{{ $message }}</p>@enderror
     <div class="card-row"><label for="card-estimate">estimate</label><input class="field" id="card-estimate" name="estimate" data-page-key="m" data-enter="button[data-enter]" value="{{ old('estimate', $task->estimate === null ? '' : Times::duration($task->estimate)) }}" placeholder="30 min"><span class="soft" x-ref="likely" data-own>@if ($card->likely)likely {{ Times::duration($card->likely) }}, careful {{ Times::duration($card->careful) }}@endif</span><kbd class="key">M</kbd></div>
     @error('estimate')<p class="error" role="alert">{{ $message }}</p>@enderror
@@ -30,7 +30,7 @@
     <details class="hand-off asks-not" @if ($errors->has('waiting_for') || old('answer') === 'hand_off') open @endif x-ref="handOff">
         <summary class="soft">hand off: to whom, by when, remind me when</summary>
         <div class="card-row"><label for="card-who">to whom</label><input class="field" id="card-who" name="waiting_for" data-enter="[value=hand_off]" maxlength="200" value="{{ old('waiting_for', $task->waiting_for) }}"></div>
-        <div class="card-row"><label for="card-ask">ask again</label><input class="field" id="card-ask" type="date" name="ask_on" data-enter="[value=hand_off]" value="{{ old('ask_on', $task->ask_on) }}"></div>
+        <div class="card-row"><label for="card-ask">ask again</label><x-day id="card-ask" name="ask_on" data-enter="[value=hand_off]" :value="$task->ask_on" /></div>
     </details>
     @error('waiting_for')<p class="error" role="alert">{{ $message }}</p>@enderror
     <div class="answers">

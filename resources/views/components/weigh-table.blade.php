@@ -15,7 +15,7 @@
                         <label for="project-{{ $task->id }}">Project</label><select class="field" id="project-{{ $task->id }}" name="project_id"><option value="">none</option>@foreach ($projects as $id => $name)<option value="{{ $id }}" @selected($id === $task->project_id)>{{ $name }}</option>@endforeach</select>
                         <label for="push-{{ $task->id }}">Push</label><select class="field" id="push-{{ $task->id }}" name="push">@foreach ([1 => 'treat as urgent', 0 => 'none', -1 => 'hold back'] as $value => $word)<option value="{{ $value }}" @selected($task->push->value === $value)>{{ $word }}</option>@endforeach</select>
                         <label for="demand-{{ $task->id }}">Demand</label><select class="field" id="demand-{{ $task->id }}" name="demand">@foreach (Nekto\Core\Task\Demand::cases() as $case)<option @selected($task->demand === $case)>{{ $case->value }}</option>@endforeach</select>
-                        <label for="from-{{ $task->id }}">Not before</label><input class="field" id="from-{{ $task->id }}" type="date" name="not_before" value="{{ $task->not_before === null ? '' : $person->local($task->not_before)->format('Y-m-d') }}">
+                        <label for="from-{{ $task->id }}">Not before</label><x-day id="from-{{ $task->id }}" name="not_before" :value="$task->not_before === null ? '' : $person->local($task->not_before)->format('Y-m-d')" :keeps="false" />
                         <button class="button button-main">Save</button></form></details>
                 @if ($wrong && $errors->any())<span class="error" role="alert">{{ $errors->first() }}</span>@endif</td>
             <td>
@@ -30,7 +30,7 @@
                 <input class="field" name="estimate" data-key="m" aria-label="Estimate of {{ $task->title }}" value="{{ $wrong ? old('estimate') : ($task->estimate === null ? '' : Times::duration($task->estimate)) }}" placeholder="none"></form></td>
             <td><form method="post" action="/tasks/{{ $task->id }}" data-on-change>@csrf @method('patch')<input type="hidden" name="form" value="{{ $form }}">
                 @if ($task->due_at)<input type="hidden" name="due_time" value="{{ $person->local($task->due_at)->format('H:i') }}">@endif
-                <input class="field" type="date" name="due_date" data-key="t" aria-label="Due date of {{ $task->title }}" value="{{ $task->due_at ? $person->local($task->due_at)->format('Y-m-d') : $task->due_on }}"></form>@if ($task->due_hard)<span class="hard">hard</span>@endif @if (isset($chances[$task->id]))<span class="hard">{{ App\Wording\Figures::chance($chances[$task->id]) }}</span>@endif</td>
+                <x-day name="due_date" data-key="t" aria-label="Due date of {{ $task->title }}" :value="$task->due_at ? $person->local($task->due_at)->format('Y-m-d') : $task->due_on" :keeps="false" /></form>@if ($task->due_hard)<span class="hard">hard</span>@endif @if (isset($chances[$task->id]))<span class="hard">{{ App\Wording\Figures::chance($chances[$task->id]) }}</span>@endif</td>
             <td class="number">@if ($one->pressure() !== null)<span @class(['coral' => $one->pressure() > 100])>{{ App\Wording\Figures::pressure($one->pressure()) }}</span>@endif</td>
             <td class="number"><span class="strong">{{ $weighed ? $one->pull->total() : '' }}</span> @if ($weighed)<span class="faint">{{ $one->pull->importance }} + {{ $one->pull->pressure }}@if ($one->pull->push) {{ $one->pull->push > 0 ? '+ 10' : '− 10' }}@endif @if ($one->pull->age) + {{ $one->pull->age }}@endif</span>@endif</td>
         </tr>

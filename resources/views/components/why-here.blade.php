@@ -13,7 +13,7 @@
 <section class="why" id="why" style="top:{{ $top }}px" aria-labelledby="why-title">
     <p class="why-task narrow-only"><b>{{ $chosen->task->title }}</b> <span class="soft">{{ Times::range($person, $chosen->starts_at, $chosen->ends_at) }}@if ($pull !== null), pull <b class="strong">{{ $pull }}</b>@endif</span></p>
     <div class="why-head"><h2 id="why-title">Why here</h2>
-        @if ($ahead)<form method="post" action="/tasks/{{ $chosen->task_id }}/key">@csrf<input type="hidden" name="day" value="{{ $day->asString() }}"><button class="button button-bare" name="key" value="{{ $isKey ? 0 : 1 }}" data-page-key="k" title="{{ $isKey ? 'A key task of this day; take the mark away' : 'One of at most three that make the day a success' }}">{{ $isKey ? 'Not key' : 'Key' }} <kbd>K</kbd></button></form>@endif</div>
+        @if ($ahead)<form method="post" action="/tasks/{{ $chosen->task_id }}/key">@csrf<input type="hidden" name="day" value="{{ $day->asString() }}"><button class="button button-bare" name="key" value="{{ $isKey ? 0 : 1 }}" data-page-key="k" title="{{ $isKey ? 'A key task of this day; take the mark away' : 'One of the at most '.$person->keys_most.' that make the day a success' }}">{{ $isKey ? 'Not key' : 'Key' }} <kbd>K</kbd></button></form>@endif</div>
     <p class="note-why">{{ $why }}</p>
     @if ($planned)
         <div class="row">
@@ -35,7 +35,7 @@
             <form class="row" method="post" action="/blocks/{{ $chosen->id }}">
                 @csrf @method('patch')<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><input type="hidden" name="day" value="{{ $day->asString() }}">
                 <label for="start">At</label>
-                <input class="field" id="start" name="start" maxlength="5" pattern="[0-2]?\d:[0-5]\d" value="{{ old('start', Times::clock($person, $chosen->starts_at)) }}">
+                <input class="field" id="start" name="start" maxlength="8" pattern="[0-2]?\d:[0-5]\d" value="{{ old('start', Times::clock($person, $chosen->starts_at)) }}">
                 <input class="field field-minutes" id="minutes" name="minutes" inputmode="numeric" maxlength="3" value="{{ old('minutes', $minutes) }}" aria-label="for how many minutes">
                 <button class="button">Move</button>
             </form>
@@ -45,7 +45,7 @@
                     @if ($joins)<form method="post" action="/blocks/{{ $chosen->id }}/join">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><button class="button">Join its next</button></form>@endif
                     <form method="post" action="/blocks/{{ $chosen->id }}/send">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><button class="button" name="to" value="tomorrow">Tomorrow</button><button class="button" name="to" value="bank">To the bank</button></form>
                 </div>
-                <form class="row" method="post" action="/blocks/{{ $chosen->id }}/send">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><input type="hidden" name="to" value="day"><input class="field field-date" type="date" name="day" aria-label="Another day" min="{{ $person->local($now)->format('Y-m-d') }}" value="{{ old('day') }}"><button class="button">Send</button></form>
+                <form class="row" method="post" action="/blocks/{{ $chosen->id }}/send">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><input type="hidden" name="to" value="day"><x-day class="field field-day field-date" name="day" aria-label="Another day" /><button class="button">Send</button></form>
                 @if ($others !== [])<form class="row" method="post" action="/blocks/{{ $chosen->id }}/swap">@csrf<input type="hidden" name="mark" value="{{ $chosen->mark() }}"><select class="field field-wide" name="with" aria-label="Swap with">@foreach ($others as $other)<option value="{{ $other->id }}">{{ Str::limit($other->title, 22) }}</option>@endforeach</select><button class="button">Swap</button></form>@endif
                 @if ($batch !== null)<form class="row" method="post" action="/reserves/{{ $batch->id }}/tasks">@csrf<input type="hidden" name="task" value="{{ $chosen->task_id }}"><button class="button">Into “{{ Str::limit($batch->title, 18) }}”</button></form>@endif
             </details>

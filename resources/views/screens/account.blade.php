@@ -31,7 +31,7 @@
                 </form>
             </section>
             <section aria-labelledby="second-title" id="second">
-                <div class="section-head"><h2 id="second-title">Second factor</h2><span class="soft">{{ $user->second_since === null ? 'off' : 'on since '.$user->local($user->second_since)->format('j F Y').', '.trans_choice('account.recovery_left', count($user->recovery ?? [])) }}</span></div>
+                <div class="section-head"><h2 id="second-title">Second factor</h2><span class="soft">{{ $user->second_since === null ? 'off' : 'on since '.App\Wording\Dates::of($user)->withMonthAndYear($user->local($user->second_since)).', '.trans_choice('account.recovery_left', count($user->recovery ?? [])) }}</span></div>
                 @if (session('recovery'))
                     <p>Each of these lets you in once, if your authenticator is lost. They are shown this once: write them down, or print them.</p>
                     <ul class="codes" aria-label="Recovery codes">@foreach (session('recovery') as $code)<li><code>{{ $code }}</code></li>@endforeach</ul>
@@ -65,7 +65,7 @@
             <section aria-labelledby="signed-in-title" id="signed-in">
                 <div class="section-head"><h2 id="signed-in-title">Where you are signed in</h2></div>
                 @foreach ($signIns as $one)
-                    <div class="list-row"><span class="grow"><b class="strong">{{ Agent::named($one->agent) }}</b> <span class="soft">{{ $one->address }} · since {{ $user->local($one->began_at)->format('j M') }}, last used {{ Times::when($user, $one->seen_at, $now) }}</span></span>
+                    <div class="list-row"><span class="grow"><b class="strong">{{ Agent::named($one->agent) }}</b> <span class="soft">{{ $one->address }} · since {{ App\Wording\Dates::of($user)->ofMonth($user->local($one->began_at)) }}, last used {{ Times::when($user, $one->seen_at, $now) }}</span></span>
                         @if ($one->id === $own)<span class="soft">here</span>@endif
                         <form method="post" action="/account/sign-ins/{{ $one->id }}" data-whole>@csrf @method('delete')<button class="button">Sign out</button></form></div>
                 @endforeach

@@ -1,6 +1,6 @@
 @php use App\Wording\Times; $date = Carbon\CarbonImmutable::parse($day->asString()); $withTimes = request()->boolean('times'); @endphp
-<x-layout title="List of {{ $date->format('l j F') }}" station="shape">
-    <div class="title-row"><h1>{{ $date->format('l j F') }}</h1><x-says /><span class="soft">{{ Times::duration($list->minutes) }} of work @if ($list->done), {{ Times::duration($list->done) }} done @endif</span>
+<x-layout title="List of {{ App\Wording\Dates::of($person)->long($date) }}" station="shape">
+    <div class="title-row"><h1>{{ App\Wording\Dates::of($person)->long($date) }}</h1><x-says /><span class="soft">{{ Times::duration($list->minutes) }} of work @if ($list->done), {{ Times::duration($list->done) }} done @endif</span>
         <span class="end no-print"><a class="button" href="/shape/{{ $day->asString() }}/list{{ $withTimes ? '' : '?times=1' }}">{{ $withTimes ? 'Without times' : 'With times' }}</a><a class="button" href="/shape/{{ $day->asString() }}" data-leave>Run sheet</a></span></div>
     @if ($list->parts === [])<div class="section-head"></div><div class="empty"><h2>Nothing is picked for this day.</h2><p class="soft">Propose a day in <a href="/shape/{{ $day->asString() }}?propose=1">Shape</a>, or pick tasks from its bank.</p></div>@endif
     @foreach ($list->parts as $part => $rows)

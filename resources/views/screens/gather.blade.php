@@ -9,14 +9,16 @@
         <form method="post" action="/gather" id="entry" x-ref="form" data-clear>
             @csrf
             <div class="entry">
-                <textarea name="lines" x-ref="text" aria-label="New lines" placeholder="Draft the wall text for room 2 for 90 min by friday" rows="2" spellcheck="true" @isset($shared) data-given @endisset
+                <textarea name="lines" x-ref="text" aria-label="New lines" placeholder="Draft the offer for 90 min by friday" rows="2" spellcheck="true" @isset($shared) data-given @endisset
                     x-on:input="typed" x-on:keydown="key" @error('lines') aria-invalid="true" aria-describedby="lines-error" @enderror>{{ old('lines', $shared ?? '') }}</textarea>
                 <div class="glosses" data-own x-ref="glosses" aria-live="polite"></div>
             </div>
             <input type="hidden" name="refused" x-ref="refused">
             @error('lines')<p class="error" id="lines-error">{{ $message }}</p>@enderror
+            @error('line')<p class="error" role="alert">{{ $message }}</p>@enderror
             <div class="actions">
                 <button class="button button-main"><span x-text="keep">Keep</span> <kbd>Ctrl Enter</kbd></button>
+                <button class="button" formaction="/meetings/own">As a meeting</button>
                 <span class="keys"><span><span class="key">Tab</span> to what was understood</span><span><span class="key">Esc</span> there, take it as plain words</span><span><button class="button button-bare" type="button" data-show="grammar">What can be typed</button></span></span>
             </div>
         </form>

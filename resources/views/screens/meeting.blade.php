@@ -12,7 +12,7 @@
     <div class="columns"><section aria-label="Note and decisions"><x-meeting-now :meeting="$meeting" />
             @if ($meeting->earlier)
                 <div class="section-head"><h2>Notes of its other times</h2></div>
-                @foreach ($meeting->earlier as $note)<div class="earlier-note"><h3 class="label">{{ $person->local($note->starts_at)->format('D j M Y, H:i') }}</h3><p class="kept-lines">{{ $note->text }}</p></div>@endforeach
+                @foreach ($meeting->earlier as $note)<div class="earlier-note"><h3 class="label">{{ App\Wording\Dates::of($person)->full($person->local($note->starts_at)).', '.App\Wording\Times::clock($person, $person->local($note->starts_at)) }}</h3><p class="kept-lines">{{ $note->text }}</p></div>@endforeach
             @endif</section>
         <section aria-label="Before and after">
             @if ($isGone)<p class="warning">It is no more in {{ $calendar->name }} since {{ Times::when($person, $gone, $now) }}, and takes no time. What is written here stays with it.</p>
@@ -28,6 +28,7 @@
             @unless ($isGone)<form method="post" action="/meetings/{{ $one->meeting_id }}">@csrf @method('patch')
                 <div class="form-row"><label for="lead_minutes">Minutes to get there, each time</label><span class="pair"><input class="field" id="lead_minutes" name="lead_minutes" inputmode="numeric" value="{{ old('lead_minutes', $one->meeting->lead_minutes) }}" placeholder="{{ App\Rows\RowMapper::before($one, $person) }}" @error('lead_minutes') aria-invalid="true" aria-describedby="lead-error" @enderror><button class="button">Keep it</button></span>@error('lead_minutes')<span class="error" id="lead-error">{{ $message }}</span>@enderror</div></form>
             <form method="post" action="/meetings/{{ $one->meeting_id }}" class="actions">@csrf @method('patch')<input type="hidden" name="ignored" value="{{ $one->meeting->ignored ? 0 : 1 }}"><button class="button">{{ $one->meeting->ignored ? 'Let it block again' : 'Plan over it' }}</button><span class="soft">{{ $one->blocks() ? 'planning goes around it' : 'planning does not go around it' }}</span></form>@endunless
+            @if ($meeting->own && ! $isGone)<x-own-meeting :own="$meeting->own" :one="$one" />@endif
             @unless ($isGone)<p class="soft">In <a href="/calendars/{{ $calendar->id }}">{{ $calendar->name }}</a>{{ $one->private ? '; private' : '' }}.</p>@endunless
             @if ($meeting->description !== '')<div class="section-head"><h2>What it says</h2></div><p class="kept-lines">{{ $meeting->description }}</p>@endif
         </section></div>

@@ -14,7 +14,7 @@
             @foreach ($page->groups as $one)
                 <div class="cal-group"><h3>@if ($one['group'])<a href="/calendars/{{ $one['rows'][0]->calendar->id ?? 0 }}#groups" @class(['plain' => $one['rows'] === []])>{{ $one['name'] }}</a>@else{{ $one['name'] }}@endif <span class="soft">{{ count($one['rows']) }}</span></h3>
                     @if ($one['group'] && $one['rows'] !== [])
-                        <form method="post" action="/calendar-groups/{{ $one['group']->id }}" data-on-change>@csrf @method('patch')<input type="hidden" name="shown" value="0"><input class="tick" type="checkbox" name="shown" value="1" @checked($one['shown']) data-changed aria-label="Show the calendars of {{ $one['name'] }}"><button class="sr-only" tabindex="-1">Save</button></form>
+                        <form method="post" action="/calendar-groups/{{ $one['group']->id }}" data-on-change>@csrf @method('patch')<input type="hidden" name="shown" value="0"><input class="tick" type="checkbox" name="shown" value="1" @checked($one['shown']) aria-label="Show the calendars of {{ $one['name'] }}"><button class="sr-only" tabindex="-1">Save</button></form>
                     @endif</div>
                 @foreach ($one['rows'] as $row)
                     @php $calendar = $row->calendar; $fails = $calendar->why !== null; @endphp
@@ -22,8 +22,8 @@
                         <i class="cal-swatch hatch-{{ $calendar->hatching }}" aria-hidden="true"></i>
                         <div class="cal-name"><a href="/calendars/{{ $calendar->id }}">{{ $calendar->name }}</a><span @class(['coral' => $fails, 'soft' => ! $fails])>{{ $row->state }}</span></div>
                         <form method="post" action="/calendars/{{ $calendar->id }}" class="cal-form" data-on-change>@csrf @method('patch')
-                            <input type="hidden" name="shown" value="0"><input class="tick" type="checkbox" name="shown" value="1" @checked($calendar->shown) data-changed aria-label="Show {{ $calendar->name }}"><span class="cal-word" aria-hidden="true">shown</span>
-                            <input type="hidden" name="blocks" value="none"><input class="tick" type="checkbox" name="blocks" value="{{ $calendar->blocks === CalendarBlocks::Sure ? 'sure' : 'all' }}" @checked($calendar->blocks !== CalendarBlocks::None) data-changed aria-label="{{ $calendar->name }} blocks time" title="{{ $calendar->blocks === CalendarBlocks::Sure ? 'only what is sure' : 'also what is not sure' }}"><span class="cal-word" aria-hidden="true">blocks</span>
+                            <input type="hidden" name="shown" value="0"><input class="tick" type="checkbox" name="shown" value="1" @checked($calendar->shown) aria-label="Show {{ $calendar->name }}"><span class="cal-word" aria-hidden="true">shown</span>
+                            <input type="hidden" name="blocks" value="none"><input class="tick" type="checkbox" name="blocks" value="{{ $calendar->blocks === CalendarBlocks::Sure ? 'sure' : 'all' }}" @checked($calendar->blocks !== CalendarBlocks::None) aria-label="{{ $calendar->name }} blocks time" title="{{ $calendar->blocks === CalendarBlocks::Sure ? 'only what is sure' : 'also what is not sure' }}"><span class="cal-word" aria-hidden="true">blocks</span>
                             @if ($calendar->blocks === CalendarBlocks::None)<span class="soft cal-none">–</span>
                             @else<span class="cal-buffers"><input class="field" name="buffer_before" inputmode="numeric" value="{{ $calendar->buffer_before }}" placeholder="{{ $user->buffer_before }}" aria-label="Minutes before meetings of {{ $calendar->name }}"><input class="field" name="buffer_after" inputmode="numeric" value="{{ $calendar->buffer_after }}" placeholder="{{ $user->buffer_after }}" aria-label="Minutes after meetings of {{ $calendar->name }}"><span class="soft">min</span></span>@endif
                             <button class="sr-only" tabindex="-1">Save</button></form>
@@ -63,7 +63,9 @@
         </section>
         <section aria-labelledby="coming" class="coming">
             <div class="section-head"><h2 id="coming">The coming fourteen days</h2><span class="soft">{{ $page->span }}</span></div>
-            @if ($page->days === [])<div class="empty"><h2>No meetings in these days.</h2><p class="soft">The whole of your hours is open.</p></div>@else
+            <form method="post" action="/meetings/own" class="met-write pair" data-clear>@csrf<input class="field line-field" id="met-line" name="line" value="{{ old('line') }}" maxlength="500" placeholder="a meeting, as you would say it: meet Sam thu 14:00 for 45 min in room 2" aria-label="A meeting, in one line" autocomplete="off" data-page-key="+" @error('line') aria-invalid="true" aria-describedby="line-error" @enderror><button class="button">Write it down <kbd>+</kbd></button></form>
+            @error('line')<p class="error" id="line-error" role="alert">{{ $message }}</p>@enderror
+            @if ($page->days === [])<div class="empty"><h2>No meetings in these days.</h2><p class="soft">The whole of your hours is open. Meetings come from the address of a calendar, from a file, by mail, or from the line above.</p></div>@else
             <div class="met-row met-scale" aria-hidden="true"><span></span><span class="met-tape">@foreach ($page->marks as [$at, $hour])<b style="--l:{{ $at }}">{{ $hour }}</b>@endforeach</span><span>time</span><span></span><span class="met-right">get there</span><span>my answer</span><span>prepare</span><span class="met-right">follow up</span></div>
             @endif
             @foreach ($page->days as $day)

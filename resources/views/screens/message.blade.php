@@ -1,7 +1,7 @@
 @php use App\Wording\Times; @endphp
 <x-layout :title="$message->subject" station="gather">
     <div class="title-row"><h1>{{ $message->subject }}</h1><x-says /><span class="end"><a class="button" href="/gather#mail" data-leave>Back to Gather</a></span></div>
-    <p class="soft">{{ $message->from_name }} @if ($message->from_address)&lt;{{ $message->from_address }}&gt;@endif, {{ $person->local($message->received_at)->format('D j M Y, H:i') }}</p>
+    <p class="soft">{{ $message->from_name }} @if ($message->from_address)&lt;{{ $message->from_address }}&gt;@endif, {{ App\Wording\Dates::of($person)->full($person->local($message->received_at)).', '.App\Wording\Times::clock($person, $person->local($message->received_at)) }}</p>
     @if ($message->meeting)
         <div class="message-meeting">
             @if ($message->meeting->gone_at !== null)<p><b>{{ $message->meeting->summary }}</b> is called off. It lies in your calendar no more; undo brings it back.</p>

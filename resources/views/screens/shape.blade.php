@@ -4,21 +4,21 @@
     $counted = $picked->isEmpty() ? trans_choice('shape.count.blocks', count($sheet->blocks)) : trans_choice('shape.count.picks', $picked->count()).($keys > 0 ? ", {$keys} key" : '');
     $address = $isToday ? '/shape' : '/shape/'.$day->asString();
 @endphp
-<x-layout title="{{ $date->format('l j F') }}" station="shape">
+<x-layout title="{{ App\Wording\Dates::of($person)->long($date) }}" station="shape">
     <x-slot:foot>
         <a class="button" href="#bank-title">Bank {{ $bank->count }}</a>
         @unless ($isPast)<a class="button button-main" href="{{ $address }}?change=lay-out" data-here>Lay it out</a>@endunless
     </x-slot:foot>
     <div class="title-row day-title">
-        <h1>{{ $date->format('l j F') }}@if ($date->year !== $person->local($now)->year) {{ $date->year }}@endif</h1><x-says />
+        <h1>{{ App\Wording\Dates::of($person)->long($date) }}@if ($date->year !== $person->local($now)->year) {{ $date->year }}@endif</h1><x-says />
         @if ($late)<x-late-line :late="$late" />@endif
         @foreach ($late ? [] : array_slice($areas, 0, 3) as $area)
             <span class="area-sum"><span class="swatch hue-{{ $area['hue'] }}"></span>&nbsp; {{ $area['name'] }} &nbsp;<b class="strong">{{ Times::duration($area['minutes']) }}</b></span>
         @endforeach
         <span class="end">
-            <a class="button button-bare to-day" href="/shape/{{ $day->plusDays(-1)->asString() }}" data-go="ArrowLeft">@icon('before') <span>{{ $date->subDay()->format('D j') }}</span></a>
+            <a class="button button-bare to-day" href="/shape/{{ $day->plusDays(-1)->asString() }}" data-go="ArrowLeft">@icon('before') <span>{{ App\Wording\Dates::of($person)->near($date->subDay()) }}</span></a>
             @unless ($isToday)<a class="button button-bare" href="/shape">Today</a>@endunless
-            <a class="button button-bare to-day" href="/shape/{{ $day->plusDays(1)->asString() }}" data-go="ArrowRight"><span>{{ $date->addDay()->format('D j') }}</span> @icon('after')</a>
+            <a class="button button-bare to-day" href="/shape/{{ $day->plusDays(1)->asString() }}" data-go="ArrowRight"><span>{{ App\Wording\Dates::of($person)->near($date->addDay()) }}</span> @icon('after')</a>
             @unless ($isPast)
                 <a class="button" href="{{ $address }}?propose=1" data-page-key="y" data-here>Propose a day <kbd>Y</kbd></a>
                 <a @class(['button', 'button-over-line' => $overfull]) href="{{ $address }}?change=wait" data-page-key="w" data-here>What can wait <kbd>W</kbd></a>
@@ -30,13 +30,13 @@
         <section class="run-sheet" aria-labelledby="sheet-title">
             <div class="section-head"><h2 id="sheet-title">Run sheet</h2>
                 <span class="soft">{{ $counted }}, {{ trans_choice('shape.count.meetings', count($sheet->meetings)) }}@if ($sheet->allDay); all day: {{ implode(', ', $sheet->allDay) }}@endif · <a href="/shape/{{ $day->asString() }}/list">as a list</a>
-                @unless ($isPast)· <details class="asks reserve-ask" id="reserve-ask" @error('reserve') open @enderror><summary>reserve time</summary><form method="post" action="/reserves" class="menu">@csrf<input type="hidden" name="day" value="{{ $day->asString() }}">
-                    <label for="reserve-title">What for</label><input class="field" id="reserve-title" name="title" maxlength="120" value="{{ old('title') }}" placeholder="Quotes and replies">
-                    <label for="reserve-from">From</label><input class="field" id="reserve-from" name="start" maxlength="5" value="{{ old('start') }}" placeholder="16:00" required>
+                @unless ($isPast)· <details class="asks reserve-ask" id="reserve-ask" @if ($errors->hasAny(['reserve', 'title', 'link'])) open @endif><summary data-page-key="+">take time <kbd>+</kbd></summary><form method="post" action="/meetings/own" class="menu" data-clear>@csrf<input type="hidden" name="day" value="{{ $day->asString() }}">
+                    <label for="reserve-title">What for</label><input class="field" id="reserve-title" name="title" maxlength="120" value="{{ old('title') }}" placeholder="meet Sam in room 2" autocomplete="off">
+                    <label for="reserve-from">From</label><input class="field" id="reserve-from" name="start" maxlength="8" value="{{ old('start') }}" placeholder="{{ Times::ofDay($person, 960) }}" required>
                     <label for="reserve-minutes">Minutes</label><input class="field" id="reserve-minutes" name="minutes" inputmode="numeric" maxlength="3" value="{{ old('minutes', 30) }}" required>
-                    @error('reserve')<p class="error" role="alert">{{ $message }}</p>@enderror
-                    <button class="button button-main">Reserve</button></form></details>@endunless</span></div>
-            <x-run-sheet :sheet="$sheet" :pull="$chosenCandidate?->pull->total()" :why="$why" :chosen="$chosen" :day="$day" :address="$address" :gauge="$gauge" :difference="$difference" :reserve="$reserve" :place="$place" />
+                    @foreach (['reserve', 'title', 'link'] as $field)@error($field)<p class="error" role="alert">{{ $message }}</p>@enderror @endforeach
+                    <span class="row"><button class="button button-main">A meeting</button><button class="button" formaction="/reserves">Keep it free</button></span><span class="hint">or drag over a gap of the sheet</span></form></details>@endunless</span></div>
+            <x-run-sheet :sheet="$sheet" :pull="$chosenCandidate?->pull->total()" :why="$why" :chosen="$chosen" :day="$day" :address="$address" :gauge="$gauge" :difference="$difference" :reserve="$reserve" :place="$place" :lunch="$ask->lunch" />
         </section>
         <section class="gauge-part" aria-labelledby="gauge-title">
             <div class="section-head"><h2 id="gauge-title">Gauge</h2><span id="gauge-sum" @class(['coral' => $gauge->over() > 0])><b class="strong">{{ Times::duration($gauge->planned) }}</b> of {{ Times::duration($gauge->load->loadLine) }}{{ $gauge->waiting ? ', '.Times::duration($gauge->waiting).' without a time' : '' }}<span class="lying-only">{{ $gauge->over() > 0 ? ', '.Times::duration($gauge->over()).' over' : ', '.Times::duration($gauge->free()).' free' }}</span></span></div>

@@ -25,7 +25,7 @@
                 <div class="form-row"><label for="importance">Importance</label>
                     <select class="field" id="importance" name="importance"><option value="">not weighed</option>@foreach (Nekto\Core\Task\Importance::cases() as $case)<option value="{{ $case->value }}" @selected($select('importance', $task->importance?->value) === (string) $case->value)>{{ $case->word() }}</option>@endforeach</select></div>
                 <x-field name="estimate" label="Estimate" :value="$task->estimate === null ? '' : Times::duration($task->estimate)" :hint="$likely ? 'likely '.Times::duration($likely).', careful '.Times::duration($careful) : 'as 45 min or 1 h 30'" />
-                <x-field name="due_date" label="Due" type="date" :value="$local?->format('Y-m-d') ?? $task->due_on" hint="end of that day's hours" />
+                <x-field name="due_date" label="Due" type="day" :value="$local?->format('Y-m-d') ?? $task->due_on" hint="end of that day's hours" />
                 <div class="form-row"><label for="project_id">Project</label>
                     <select class="field" id="project_id" name="project_id"><option value="">none</option>@foreach ($projects as $project)<option value="{{ $project->id }}" @selected($select('project_id', $task->project_id) === (string) $project->id)>{{ $project->name }}</option>@endforeach</select></div>
                 <div class="form-row wide"><label for="note">Note, in Markdown</label><input type="hidden" name="note_was" value="{{ App\Wording\TextMark::of($task->note) }}"><textarea class="field" id="note" name="note" rows="4" maxlength="20000" @error('note') aria-invalid="true" @enderror>{{ old('note', $task->note) }}</textarea>@error('note')<span class="error" role="alert">{{ $message }}</span>@enderror</div>
@@ -41,7 +41,7 @@
                     @if ($task->project && $task->project->sections->isNotEmpty())
                         <div class="form-row"><label for="section_id">Section</label><select class="field" id="section_id" name="section_id"><option value="">none</option>@foreach ($task->project->sections as $section)<option value="{{ $section->id }}" @selected($select('section_id', $task->section_id) === (string) $section->id)>{{ $section->name }}</option>@endforeach</select></div>
                     @endif
-                    <x-field name="due_time" label="Due time" type="time" :value="$local?->format('H:i')" hint="only if it is due at a time" />
+                    <x-field name="due_time" label="Due time" maxlength="8" :value="$local === null ? '' : App\Wording\Times::clock($person, $local)" hint="only if it is due at a time" />
                     <div class="form-row"><span class="label">A late day</span>
                         <label class="check"><input type="hidden" name="due_hard" value="0"><input type="checkbox" name="due_hard" value="1" @checked(old('due_hard', $task->due_hard))> counts ten times (hard)</label></div>
                     <x-field name="left" label="Left" :value="$task->done_at === null && $task->said ? Times::duration($task->minutesLeft(App\Time\Clock::now())) : ''" hint="now" />
@@ -49,16 +49,16 @@
                         <select class="field" id="demand" name="demand">@foreach (Nekto\Core\Task\Demand::cases() as $case)<option value="{{ $case->value }}" @selected(old('demand', $task->demand->value) === $case->value)>{{ $case->value }}</option>@endforeach</select></div>
                     <div class="form-row"><label for="push">Push</label>
                         <select class="field" id="push" name="push">@foreach ([1 => 'treat as urgent', 0 => 'none', -1 => 'hold back'] as $value => $word)<option value="{{ $value }}" @selected((int) old('push', $task->push->value) === $value)>{{ $word }}</option>@endforeach</select></div>
-                    <x-field name="not_before" label="Not before" type="date" :value="$task->not_before === null ? '' : $person->local($task->not_before)->format('Y-m-d')" />
-                    <x-field name="not_before_time" label="at" type="time" :value="$task->not_before === null || $person->local($task->not_before)->format('H:i') === '00:00' ? '' : $person->local($task->not_before)->format('H:i')" />
-                    <x-field name="picked_on" label="Picked for" type="date" :value="$task->picked_on" />
+                    <x-field name="not_before" label="Not before" type="day" :value="$task->not_before === null ? '' : $person->local($task->not_before)->format('Y-m-d')" />
+                    <x-field name="not_before_time" label="at" maxlength="8" :value="$task->not_before === null || $person->local($task->not_before)->format('H:i') === '00:00' ? '' : App\Wording\Times::clock($person, $task->not_before)" />
+                    <x-field name="picked_on" label="Picked for" type="day" :value="$task->picked_on" />
                     <div class="form-row"><label for="part">Part of the day</label><select class="field" id="part" name="part"><option value="">any</option>@foreach (['morning', 'afternoon', 'evening'] as $part)<option @selected(old('part', $task->part) === $part)>{{ $part }}</option>@endforeach</select></div>
                     <div class="form-row"><label for="hours_set_id">Hours</label><select class="field" id="hours_set_id" name="hours_set_id"><option value="">the area's</option>@foreach ($sets as $set)<option value="{{ $set->id }}" @selected($select('hours_set_id', $task->hours_set_id) === (string) $set->id)>{{ $set->name }}</option>@endforeach</select></div>
                     <div class="form-row"><span class="label">Several blocks</span><label class="check"><input type="hidden" name="splits" value="0"><input type="checkbox" name="splits" value="1" @checked(old('splits', $task->splits))> may be split</label></div>
                     <x-field name="min_chunk" label="Shortest block" :value="Times::duration($task->min_chunk)" />
                     <x-field name="max_chunk" label="Longest block" :value="Times::duration($task->max_chunk)" />
                     <x-field name="waiting_for" label="Waiting for" :value="$task->waiting_for" maxlength="200" />
-                    <x-field name="ask_on" label="Ask again on" type="date" :value="$task->ask_on" />
+                    <x-field name="ask_on" label="Ask again on" type="day" :value="$task->ask_on" />
                 </div>
             </details>
             <div class="actions"><button class="button button-main">Save</button><a class="button" href="{{ $back }}">Leave</a></div>
@@ -120,7 +120,7 @@
         <form method="post" action="/tasks/{{ $task->id }}/files" enctype="multipart/form-data" class="pair" data-whole>@csrf<input class="field" type="file" name="file" aria-label="File"><button class="button">Keep file</button></form>
         @error('file')<p class="error" role="alert">{{ $message }}</p>@enderror
         <div class="section-head"><h2>Time</h2><span class="soft">{{ $spent ? Times::duration($spent).' spent' : 'nothing spent yet' }}@if ($pairs), estimates corrected from {{ $pairs }} done tasks @endif</span></div>
-        @foreach ($blocks as $block)<div class="list-row"><span class="grow">{{ $person->local($block->starts_at)->format('D j M') }}, {{ Times::range($person, $block->starts_at, $block->ends_at) }}</span><span class="soft">{{ $block->state->value }}@if ($block->anchored), anchored @endif</span></div>@endforeach
+        @foreach ($blocks as $block)<div class="list-row"><span class="grow">{{ App\Wording\Dates::of($person)->short($person->local($block->starts_at)) }}, {{ Times::range($person, $block->starts_at, $block->ends_at) }}</span><span class="soft">{{ $block->state->value }}@if ($block->anchored), anchored @endif</span></div>@endforeach
         <details class="more"><summary>What happened to it</summary>
             <ol class="history">@foreach ($history as $line)<li><span class="soft">{{ $line['when'] }}</span> {{ $line['what'] }}</li>@endforeach</ol></details>
     </div>

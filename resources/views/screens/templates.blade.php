@@ -6,7 +6,7 @@
             @if ($templates->isEmpty())<div class="empty"><p class="soft">Open a task and keep it as a template: its subtasks, estimates and dates come along.</p></div>@endif
             @foreach ($templates as $template)
                 <div class="list-row"><span class="grow"><b class="strong">{{ $template->name }}</b> <span class="soft">{{ count($template->pattern['subtasks'] ?? []) }} subtasks @if ($template->pattern['estimate'] ?? null), {{ Times::duration((int) $template->pattern['estimate']) }}@endif @if (($template->pattern['due_days'] ?? null) !== null), due after {{ $template->pattern['due_days'] }} days @endif</span></span>
-                    <form method="post" action="/templates/{{ $template->id }}" class="pair" data-whole>@csrf<input class="field" type="date" name="day" aria-label="From which day" value="{{ $person->local($now)->format('Y-m-d') }}"><button class="button">Use it</button></form>
+                    <form method="post" action="/templates/{{ $template->id }}" class="pair" data-whole>@csrf<x-day name="day" aria-label="From which day" :value="$person->local($now)->format('Y-m-d')" :keeps="false" /><button class="button">Use it</button></form>
                     <form method="post" action="/templates/{{ $template->id }}">@csrf @method('delete')<button class="button button-bare" aria-label="Take {{ $template->name }} away">×</button></form></div>
             @endforeach
             @error('day')<p class="error" role="alert">{{ $message }}</p>@enderror

@@ -11,11 +11,11 @@
     </section>@endif
     <section><div class="section-head"><h2>Tokens for programs</h2></div>
     @foreach ($tokens as $token)
-        <div class="list-row"><span class="grow"><b class="strong">{{ $token->name }}</b> <span class="soft">made {{ $person->local($token->created_at)->format('j M Y') }}, {{ $token->last_used_at ? 'last used '.$person->local($token->last_used_at)->format('D j M, H:i') : 'never used' }}</span></span>
+        <div class="list-row"><span class="grow"><b class="strong">{{ $token->name }}</b> <span class="soft">made {{ App\Wording\Dates::of($person)->withMonthAndYear($person->local($token->created_at)) }}, {{ $token->last_used_at ? 'last used '.App\Wording\Dates::of($person)->short($person->local($token->last_used_at)).', '.App\Wording\Times::clock($person, $person->local($token->last_used_at)) : 'never used' }}</span></span>
             @if ($token->revoked_at)<span class="soft">revoked</span>@else<form method="post" action="/gather/tokens/{{ $token->id }}">@csrf @method('delete')<button class="button">Revoke</button></form>@endif</div>
     @endforeach
     @if ($tokens->isEmpty())<div class="empty"><p class="soft">A token lets a program put things into your inbox, and nothing else.</p></div>@endif
-    <form method="post" action="/gather/tokens" class="pair">@csrf<input class="field" name="name" placeholder="A script at the museum" aria-label="Name of a new token" maxlength="100"><button class="button button-main">Make a token</button></form>
+    <form method="post" action="/gather/tokens" class="pair">@csrf<input class="field" name="name" placeholder="A script at work" aria-label="Name of a new token" maxlength="100"><button class="button button-main">Make a token</button></form>
     @error('name')<p class="error" role="alert">{{ $message }}</p>@enderror
     </section></div>
 </x-layout>

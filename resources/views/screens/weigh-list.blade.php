@@ -26,7 +26,7 @@
         @csrf
         <span class="soft">Chosen:</span>
         <select class="field" name="importance" aria-label="Importance"><option value="">importance</option>@foreach (Nekto\Core\Task\Importance::cases() as $case)<option value="{{ $case->value }}">{{ $case->word() }}</option>@endforeach</select>
-        <input class="field" type="date" name="due_date" aria-label="Due">
+        <x-day name="due_date" aria-label="Due" />
         <select class="field" name="area_id" aria-label="Area"><option value="">area</option>@foreach ($areas as $area)<option value="{{ $area->id }}">{{ $area->name }}</option>@endforeach</select>
         <select class="field" name="push" aria-label="Push"><option value="">push</option><option value="1">treat as urgent</option><option value="0">none</option><option value="-1">hold back</option></select>
         <input class="field" name="project" list="project-names" aria-label="Project" placeholder="project">

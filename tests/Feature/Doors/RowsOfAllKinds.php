@@ -43,6 +43,7 @@ trait RowsOfAllKinds
             'repeat' => [$user->repeats()->create(['rule' => 'FREQ=DAILY', 'pattern' => ['title' => "{$words} A"], 'begins_on' => '2026-03-11'])->id],
             'saved' => [$user->savedViews()->create(['name' => "{$words} A", 'question' => []])->id], 'view' => ['someday', 'notes', 'no-date', 1],
             'reserve' => [$user->reserves()->create(['title' => "{$words} A", 'starts_at' => $this->utc('2026-03-11 15:30'), 'ends_at' => $this->utc('2026-03-11 16:00')])->id],
+            'routine' => [$user->routines()->create(['title' => "{$words} A", 'at' => 960, 'minutes' => 30, 'days' => 'wed,thu', 'from' => '2026-03-01', 'parts' => [['title' => 'a', 'minutes' => 10]]])->id], 'part' => ['hours', 'rules', 'areas'],
             'mail' => [$user->outboxMails()->create(['to' => 'a', 'subject' => "{$words} A", 'body' => '', 'source' => '', 'sent_at' => now()])->id],
             'token' => [$user->captureTokens()->create(['name' => "{$words} A", 'hash' => $words])->id],
             'preview' => [$user->intakes()->create(['kind' => 'tasks', 'name' => 'a', 'format' => 'todotxt', 'stage' => 'ready'])->id],

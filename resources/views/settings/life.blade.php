@@ -1,0 +1,1 @@
+<div class="settings-main"><x-rules-of-life :user="$user" :says="$says" at="life" all /></div>

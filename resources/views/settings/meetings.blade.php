@@ -1,0 +1,6 @@
+<section class="settings-main" aria-labelledby="of-meetings">
+    <div class="section-head"><h2 id="of-meetings">Meetings</h2><span class="soft">each calendar can have its own</span></div>
+    <x-rule name="buffers" group label="Before and after a meeting" :fields="['buffer_before', 'buffer_after']" :says="$says['buffers']" at="meetings"><x-set-field name="buffer_before" :value="$user->buffer_before" label="Minutes free before a meeting" inputmode="numeric" maxlength="3" /><span>and</span><x-set-field name="buffer_after" :value="$user->buffer_after" label="Minutes free after a meeting" inputmode="numeric" maxlength="3" unit="min" /></x-rule>
+    <x-rule name="addresses" label="Further mail addresses of yours in calendars" :says="$says['addresses']" at="meetings" :tries="false"><x-set-field name="addresses" :value="$user->addresses" class="field rule-field rule-long" placeholder="with commas between" maxlength="500" /></x-rule>
+    <div class="rule"><div class="rule-line"><span class="rule-name">Calendars</span><a class="button" href="/meetings">Files, addresses, by hand</a></div><p class="rule-says">{{ $says['calendars'] }}; what blocks, whole days and ways are set on each calendar’s page</p></div>
+</section>
