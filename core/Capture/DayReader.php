@@ -16,26 +16,33 @@ final readonly class DayReader
 
     public const MONTH = '(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)';
 
-    public const WEEKDAY = '(?:mon(?:day)?|tue(?:s(?:day)?)?|wed(?:nesday|s)?|thu(?:r(?:s(?:day)?)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?)';
+    public const WEEKDAY = '(?:mon(?:day)?|tue(?:s(?:day)?)?|wed(?:nesday|ensday|nsday|s)?|thu(?:r(?:s(?:day)?)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?)';
 
-    private const NUMBER_DATE = '\d{1,2}\/\d{1,2}(?:\/\d{4})?|\d{1,2}\.\d{1,2}\.(?:\d{4})?|\d{1,2}\.\d{1,2}(?!\w)';
+    /** Also as it is typed in haste. */
+    public const TOMORROW = '(?:tomm?orr?ow|2morrow|tmr?w|tmr)';
+
+    private const NUMBER_DATE = '\d{1,2}\/\d{1,2}(?:\/(?:\d{4}|\d{2}))?(?![\w\/])|\d{1,2}-\d{1,2}-\d{4}|\d{1,2}\.\d{1,2}\.(?:\d{4}|\d{2}(?!\d))?|\d{1,2}\.\d{1,2}(?!\w)';
+
+    /** A day of the month by its number alone. */
+    public const NUMBER = '\d{1,2}(?:st|nd|rd|th)';
 
     /** Dates with a month's name, or as 2026-03-14. */
-    public const DATE = '\d{4}-\d{1,2}-\d{1,2}|(?:the\s+)?\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?'.self::MONTH.'(?:,?\s+\d{4})?|'.self::MONTH.'\s+(?:the\s+)?\d{1,2}(?:st|nd|rd|th)?(?![\d:])(?:,?\s+\d{4})?';
+    public const DATE = '\d{4}-\d{1,2}-\d{1,2}|(?:the\s+)?\d{1,2}(?:(?:st|nd|rd|th)?\s+(?:of\s+)?|st|nd|rd|th|)'.self::MONTH.'(?!\w)(?:,?\s+\d{4})?|'.self::MONTH.'\s+(?:the\s+)?\d{1,2}(?:st|nd|rd|th)?(?![\d:])(?:,?\s+\d{4})?';
 
     /** Days that are named from today. */
-    public const NEAR = 'today|tonight|(?:the\s+)?day\s+after\s+tomorrow|tomorrow|in\s+'.Numbers::COUNT.'\s+(?:days?|weeks?|months?|years?)(?:[\'’]s?\s+time)?'
-        .'|'.Numbers::COUNT.'\s+(?:days?|weeks?|months?)\s+from\s+(?:now|today|tomorrow|'.self::WEEKDAY.')';
+    public const NEAR = 'today|tonight|(?:the\s+)?day\s+after\s+tomorrow|'.self::TOMORROW.'(?:\s+week(?=\W|$)(?![\'’-]\w))?|in\s+'.Numbers::COUNT.'\s+(?:days?|weeks?|months?|years?|fortnights?)(?:[\'’]s?\s+time)?'
+        .'|'.Numbers::COUNT.'\s+(?:days?|weeks?|months?)\s+(?:from|on)\s+(?:now|today|'.self::TOMORROW.'|'.self::WEEKDAY.')|a\s+week\s+(?:today|'.self::TOMORROW.')';
 
     /** A weekday, also with its date. */
-    public const ON_WEEKDAY = '(?:(?:next|this|coming)\s+)?'.self::WEEKDAY.'(?:,?\s+(?:the\s+\d{1,2}(?:st|nd|rd|th)|'.self::DATE.'))?';
+    public const ON_WEEKDAY = '(?:(?:next|this|coming)\s+)?'.self::WEEKDAY.'(?:\.(?=\s))?(?:,?\s+(?:(?:the\s+)?'.self::NUMBER.'|'.self::DATE.'|\d{1,2}\/\d{1,2}(?:\/(?:\d{4}|\d{2}))?(?![\w\/])|\d{1,2}\.\d{1,2}\.(?:\d{4}|\d{2}(?!\d))?|\d{1,2}\.\d(?!\w)|[1-3]?\d(?=\s*(?:[,;!?)]|\.(?!\d)|$|'.Phrase::TAKEN.')))|\s+week(?=\W|$)(?![\'’-]\w|\s+(?:\d|of\b)))?';
 
-    private const OF_PERIOD = 'eo[dwmy](?!\w)|(?:the\s+)?(?:first|second|third|fourth|last)\s+'.self::WEEKDAY.'\s+(?:of|in)\s+(?:(?:the|this|next)\s+month|'.self::MONTH.')|mid[\s-]'.self::MONTH.'|(?:the\s+)?middle\s+of\s+'.self::MONTH.'|(?:the\s+)?close\s+of\s+day|(?:the\s+)?(?:very\s+)?(?:end|start|beginning)\s+of\s+(?:(?:the|this|next)\s+)?(?:day|today|week|month|quarter|year|'.self::MONTH.')';
+    /** A day within a period, or at its end. */
+    public const OF_PERIOD = '(?:eo[dwmy]|cob)(?!\w)|(?:the\s+)?(?:first|second|third|fourth|last)\s+'.self::WEEKDAY.'\s+(?:of|in)\s+(?:(?:the|this|next)\s+month|'.self::MONTH.')|mid[\s-]'.self::MONTH.'|(?:the\s+)?middle\s+of\s+'.self::MONTH.'|(?:the\s+)?close\s+of\s+(?:day|business)|(?:the\s+)?(?:very\s+)?(?:end|start|beginning)\s+of\s+(?:(?:the|this|next)\s+)?(?:day|today|business|week|month|quarter|year|'.self::MONTH.')';
 
     private const PERIOD = '(?:the\s+|this\s+)?weekend|next\s+(?:weekend|week|month|quarter|year)';
 
     /** A pattern without delimiters or named groups that matches every phrase read() can be given. */
-    public const PHRASE = self::NEAR.'|'.self::OF_PERIOD.'|'.self::PERIOD.'|'.self::DATE.'|'.self::ON_WEEKDAY.'|'.self::NUMBER_DATE.'|the\s+\d{1,2}(?:st|nd|rd|th)';
+    public const PHRASE = self::NEAR.'|'.self::OF_PERIOD.'|'.self::PERIOD.'|'.self::DATE.'|'.self::ON_WEEKDAY.'|'.self::NUMBER_DATE.'|the\s+'.self::NUMBER;
 
     public function __construct(private LocalDay $today, private bool $monthFirst = false) {}
 
@@ -47,11 +54,18 @@ final readonly class DayReader
      */
     public function read(string $phrase, bool $last = false): LocalDay
     {
-        $phrase = (string) preg_replace(['/\s+/u', '/^the (?=day|end|close|middle|first|second|third|fourth|last|start|beginning|very|week|\d)/', '/[\'’]s? time$/u'], [' ', '', ''], strtolower(trim($phrase)));
+        $phrase = (string) preg_replace(['/\s+/u', '/\.(?= |$)(?<!\d\.)/', '/^the (?=day|end|close|middle|first|second|third|fourth|last|start|beginning|very|week|\d)/', '/[\'’]s? time$/u'], [' ', '', '', ''], strtolower(trim($phrase)));
+        $phrase = (string) preg_replace('/'.self::TOMORROW.'/', 'tomorrow', $phrase);
         if (preg_match('/^(today|tonight|tomorrow|day after tomorrow)$/D', $phrase) === 1) {
             return $this->today->plusDays(['tomorrow' => 1, 'day after tomorrow' => 2][$phrase] ?? 0);
         }
-        if (preg_match('/^(?:in (\w+) (day|week|month|year)s?|(\w+) (day|week|month)s? from (.+))$/D', $phrase, $part) === 1) {
+        if (preg_match('/^(?:a week (today|tomorrow)|(tomorrow|(?:(?:next|this|coming) )?'.self::WEEKDAY.') week)$/D', $phrase, $part) === 1) {
+            return $this->read($part[1] !== '' ? $part[1] : $part[2])->plusDays(7);
+        }
+        if (preg_match('/^in ('.Numbers::COUNT.') fortnights?$/D', $phrase, $part) === 1) {
+            return $this->today->plusDays(14 * Numbers::count($part[1]));
+        }
+        if (preg_match('/^(?:in ('.Numbers::COUNT.') (day|week|month|year)s?|('.Numbers::COUNT.') (day|week|month)s? (?:from|on) (.+))$/D', $phrase, $part) === 1) {
             return $part[1] !== '' ? self::later($this->today, Numbers::count($part[1]), $part[2])
                 : self::later($part[5] === 'now' ? $this->today : $this->read($part[5]), Numbers::count($part[3]), $part[4]);
         }
@@ -61,7 +75,7 @@ final readonly class DayReader
         if (preg_match('/^(first|second|third|fourth|last) ('.self::WEEKDAY.') (?:of|in) (?:(the|this|next) month|('.self::MONTH.'))$/D', $phrase, $part) === 1) {
             return $this->weekdayOf(Numbers::ordinal($part[1]), self::weekdayNumber($part[2]), ($part[3] ?? '') === 'next', $part[4] ?? '');
         }
-        $phrase = ['close of day' => 'end of day', 'eod' => 'end of day', 'eow' => 'end of week', 'eom' => 'end of month', 'eoy' => 'end of year'][$phrase] ?? $phrase;
+        $phrase = ['close of day' => 'end of day', 'close of business' => 'end of day', 'cob' => 'end of day', 'end of business' => 'end of day', 'eod' => 'end of day', 'eow' => 'end of week', 'eom' => 'end of month', 'eoy' => 'end of year'][$phrase] ?? $phrase;
         if (preg_match('/^(?:very )?(end|start|beginning) of (?:(the|this|next) )?(\w+)$/D', $phrase, $part) === 1) {
             return $this->period($part[3], $part[2] === 'next', $part[1] === 'end');
         }
@@ -72,6 +86,10 @@ final readonly class DayReader
             return $this->period($phrase, false, $last);
         }
         if (preg_match('/^(?:(next|this|coming) )?('.self::WEEKDAY.')(?:,? (.+))?$/D', $phrase, $part) === 1) {
+            if (preg_match('/^\d+$/D', $part[3] ?? '') === 1) {
+                return $this->dayOfMonth((int) $part[3], self::weekdayNumber($part[2]));
+            }
+
             return isset($part[3]) ? $this->read($part[3]) : $this->weekday(self::weekdayNumber($part[2]), $part[1] === 'next');
         }
 
@@ -89,7 +107,7 @@ final readonly class DayReader
         return (int) array_search(substr(strtolower($word), 0, 3), self::MONTHS, true) + 1;
     }
 
-    /** So many days, weeks, months or years after a day; the last of a shorter month. */
+    /** So many days, weeks, months or years after a day, or before it; the last of a shorter month. */
     public static function later(LocalDay $day, int $count, string $unit): LocalDay
     {
         if ($unit === 'day' || $unit === 'week') {
@@ -115,7 +133,7 @@ final readonly class DayReader
         if ($name === 'week' || $name === 'weekend') {
             $monday = $today->plusDays(1 - $today->weekday() + ($next ? 7 : 0));
 
-            return $last ? $monday->plusDays(6) : $monday->plusDays($name === 'week' ? 0 : 5);
+            return $last && $name === 'week' ? $monday->plusDays(6) : $monday->plusDays($name === 'week' ? 0 : ($last ? 4 : 5)); // by the weekend: before it begins
         }
         if ($name === 'year' || $name === 'quarter') {
             $length = $name === 'year' ? 12 : 3;
@@ -165,12 +183,14 @@ final readonly class DayReader
         if (preg_match('/^(\d{4})-(\d{1,2})-(\d{1,2})$/D', $phrase, $part) === 1) {
             return LocalDay::of((int) $part[1], (int) $part[2], (int) $part[3]);
         }
-        if (preg_match('/^(\d{1,2})([\/.])(\d{1,2})[\/.]?(\d{4})?$/D', $phrase, $part) === 1) {
-            $monthFirst = $this->monthFirst && $part[2] === '/';
+        if (preg_match('/^(\d{1,2})([\/.-])(\d{1,2})[\/.-]?(\d{4}|\d{2})?$/D', $phrase, $part) === 1) {
+            [$month, $day] = $this->monthFirst && $part[2] === '/' ? [(int) $part[1], (int) $part[3]] : [(int) $part[3], (int) $part[1]];
+            [$month, $day] = $part[2] === '/' && $month > 12 && $day <= 12 ? [$day, $month] : [$month, $day]; // of which only one reading is a date
+            $year = (int) ($part[4] ?? 0);
 
-            return $this->inYear((int) ($part[4] ?? 0), (int) $part[$monthFirst ? 1 : 3], (int) $part[$monthFirst ? 3 : 1]);
+            return $this->inYear($year > 0 && $year < 100 ? 2000 + $year : $year, $month, $day);
         }
-        if (preg_match('/^(\d{1,2})(?:st|nd|rd|th)? (?:of )?('.self::MONTH.')(?:,? (\d{4}))?$/D', $phrase, $part) === 1) {
+        if (preg_match('/^(\d{1,2})(?:st|nd|rd|th)? ?(?:of )?('.self::MONTH.')(?:,? (\d{4}))?$/D', $phrase, $part) === 1) {
             return $this->inYear((int) ($part[3] ?? 0), self::monthNumber($part[2]), (int) $part[1]);
         }
         if (preg_match('/^('.self::MONTH.') (?:the )?(\d{1,2})(?:st|nd|rd|th)?(?:,? (\d{4}))?$/D', $phrase, $part) === 1) {
@@ -183,13 +203,17 @@ final readonly class DayReader
         throw InvalidTime::notADate($phrase);
     }
 
-    /** The next day with that number, in a month that has it. */
-    private function dayOfMonth(int $day): LocalDay
+    /**
+     * The next day with that number, in a month that has it.
+     *
+     * @param  int|null  $weekday  that it is within three months, or there is no such day
+     */
+    private function dayOfMonth(int $day, ?int $weekday = null): LocalDay
     {
         for ($i = 0; $i < 3 && $day >= 1; $i++) {
             $first = self::later(LocalDay::of($this->today->year(), $this->today->month(), 1), $i, 'month');
             $found = $first->plusDays($day - 1);
-            if ($found->month() === $first->month() && $found->number >= $this->today->number) {
+            if ($found->month() === $first->month() && $found->number >= $this->today->number && ($weekday ?? $found->weekday()) === $found->weekday()) {
                 return $found;
             }
         }

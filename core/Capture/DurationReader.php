@@ -70,21 +70,33 @@ final class DurationReader
     /** @return array<string, string> */
     private static function patterns(): array
     {
-        $not = '(?<!\bin\s)(?<!\bevery\s)(?<!\bafter\s)(?<!\bwithin\s)(?<!\bevery\sother\s)';
+        $not = '(?<!\bin\s)(?<!\bevery\s)(?<!\bafter\s)(?<!\bwithin\s)(?<!\bevery\sother\s)(?<!\bat\s)(?<!@\s)(?<!@)';
+        // "the 5 minute intro" speaks of what is done
+        $noun = '(?<!\bthe\s)(?<!\ba\s)(?<!\ban\s)(?<!\bthis\s)(?<!\bthat\s)(?<!\bour\s)(?<!\bmy\s)(?<!\byour\s)(?<!\bhis\s)(?<!\bher\s)(?<!\btheir\s)(?<!\bnew\s)';
         $for = '(?:(?:takes\s+)?(?:for\s+)?(?:about\s+|around\s+|roughly\s+|max(?:imum)?\.?\s+|at\s+most\s+|~\s?|ca\.?\s+)?)';
-        $lead = $not.'(?<![\w.,\/:])'.$for.'(?<sign>[-−])?\s?';
         $words = implode('|', array_keys(self::WORDS));
-        $stop = '(?![\w-])(?!\s+(?:after|before|later|ago|per|a\s+(?:day|week|month))\b)';
+        $range = '(?:(?:\d+|'.$words.')\s*(?:-|–|to|or)\s*)?'; // of two the longer
+        $lead = $not.$noun.'(?<![\w.,\/:])'.$for.$range.'(?<sign>[-−](?=\d))?';
+        $more = '(?:\s+or\s+so\b)?';
+        $stop = '(?![\w-])(?!\s+(?:after|before|later|ago|per|a\s+(?:day|week|month))\b)'.$more;
+        // "24 hour plan": in the singular it tells what kind of thing follows, unless the line goes on about when
+        $one = '(?:(?<=1\shour)|(?<=1hour)|(?<!hour)(?<!minute)|(?!\s+\p{L})|(?=\s+(?:by|on|at|for|from|due|and|in|every|each|today|tonight|or|not|before|after|this|next|'.DayReader::TOMORROW.'|'.DayReader::WEEKDAY.')\b))';
+        $clock = '(?!(?<!for\s)(?:(?:1[3-9]|2[0-3])(?:\.\d{2})?|1[0-2]\.\d{2})h)'; // 17h is a time
+        $end = '(?=\s*(?:[,;.!?)\]–—-]|$|'.Phrase::TAKEN.')|\s+(?:by|on|at|due|and|every|each|today|tonight|next|'.DayReader::TOMORROW.'|'.DayReader::WEEKDAY.')\b)';
 
         return [
             'halves' => $not.'(?<!\w)'.$for.'(?<word>'.$words.'|\d+)\s+(?:and\s+a\s+half\s+hours?|hours?\s+and\s+a\s+half)'.$stop,
-            'hours' => $lead.'(?<hours>\d+(?:[.,]\d+)?)\s?h(?:(?:ou)?rs?)?(?:\s?(?:and\s+)?(?<minutes>[0-5]?\d)(?:\s?m(?:in(?:ute)?s?)?)?(?![\w:]))?(?![\w:])'.$stop,
-            'minutes' => $lead.'(?<minutes>\d+)(?:\s?min(?:ute)?s?\.?|(?<=\d)(?:m|′|\')(?<=for\s\d\dm|for\s\dm|for\s\d\d\dm)|-min(?:ute)?s?)(?!\w)'.$stop,
+            'fraction' => $not.$noun.'(?<![\w.,\/:])'.$for.'(?:(?<word>\d{1,2})(?:\s+|(?=½)))?(?:1\/2|½)\s?h(?:(?:ou)?rs?)?'.$stop,
+            'hours' => $lead.$clock.'(?<hours>\d+(?:[.,]\d+)?)\s?h(?:(?:ou)?rs?)?(?:\s?(?:and\s+)?(?<minutes>[0-5]?\d)(?:\s?m(?:in(?:ute)?s?)?)?(?![\w:]))?(?![\w:])'.$one.$stop,
+            'minutes' => $lead.'(?<minutes>\d+)(?:\s?min(?:ute)?s?\.?|-min(?:ute)?s?(?!\s+\p{L}))(?!\w)'.$one.$stop,
+            // a bare m, or the sign for minutes, may be a measure
+            'short' => $lead.'(?<minutes>\d+)(?:m|′|\')(?!\w)(?:(?<=for\s\dm|for\s\d\dm|for\s\d\d\dm)|'.$end.'|(?=\s+'.Verbs::PHRASE.'))'.$stop,
             'half' => $not.'(?<!\w)'.$for.'half\s+(?:an\s+)?hour'.$stop,
             'quarter' => $not.'(?<!\w)'.$for.'(?<word>a|three)\s+quarters?\s+(?:of\s+)?an\s+hour'.$stop,
             'both' => $not.'(?<!\w)'.$for.'(?<word>'.$words.')\s+hours?\s+(?:and\s+)?(?<minutes>\d+|'.$words.'|fifteen|twenty|thirty|forty)\s+min(?:ute)?s?'.$stop,
-            'words' => $not.'(?<!\w)'.$for.'(?<word>'.$words.')\s+hours?'.$stop,
-            'few' => $not.'(?<!\w)'.$for.'(?<word>'.$words.'|fifteen|twenty|thirty|forty|forty-five|fifty|ninety)\s+min(?:ute)?s?'.$stop,
+            'words' => $not.$noun.'(?<!\bhalf\s)(?<!\w)'.$for.'(?<word>'.$words.')\s+hours?'.$one.$stop,
+            'couple' => $not.'(?<!\w)'.$for.'(?:a\s+)?couple\s+of\s+hours'.$stop,
+            'few' => $not.$noun.'(?<!\w)'.$for.$range.'(?<word>'.$words.'|fifteen|twenty|thirty|forty|forty-five|fifty|ninety)\s+min(?:ute)?s?'.$one.$stop,
         ];
     }
 
@@ -95,18 +107,21 @@ final class DurationReader
 
         return match ($name) {
             'hours' => 60 * (float) strtr($part['hours'] ?? '', ',', '.') + (float) ($part['minutes'] ?? 0),
-            'minutes' => (float) ($part['minutes'] ?? 0),
+            'minutes', 'short' => (float) ($part['minutes'] ?? 0),
+            'fraction' => 60.0 * self::count($word) + 30,
+            'couple' => 120.0,
             'half' => 30.0,
             'quarter' => $word === 'three' ? 45.0 : 15.0,
-            'halves' => 60.0 * self::number($word) + 30,
-            'both' => 60.0 * self::number($word) + self::number(strtolower($part['minutes'] ?? '')),
-            'few' => (float) self::number($word),
-            default => 60.0 * self::number($word),
+            'halves' => 60.0 * self::count($word) + 30,
+            'both' => 60.0 * self::count($word) + self::count(strtolower($part['minutes'] ?? '')),
+            'few' => (float) self::count($word),
+            default => 60.0 * self::count($word),
         };
     }
 
-    private static function number(string $word): int
+    /** Of "two", "fifteen" or "20". */
+    public static function count(string $word): int
     {
-        return self::WORDS[$word] ?? (int) $word;
+        return self::WORDS[strtolower($word)] ?? Numbers::count($word);
     }
 }

@@ -22,6 +22,9 @@ enum Kind: string
     case Project = 'project';
     case Context = 'context';
     case Waiting = 'waiting';
+
+    /** The day somebody else's turn is asked about. */
+    case Ask = 'ask';
     case Link = 'link';
 
     /** True if a line may say it more than once. */

@@ -31,6 +31,12 @@ final readonly class Line
         return $this->when(Kind::Start);
     }
 
+    /** The day it is asked about, where it is somebody else's turn. */
+    public function ask(): ?When
+    {
+        return $this->when(Kind::Ask);
+    }
+
     /** The day it is picked for: named alone, or with a set time. */
     public function on(): ?When
     {

@@ -44,14 +44,16 @@ final readonly class LineParser
         $text = self::clean($text);
         $phrase = new Phrase($text, $refused);
         $this->signs->read($phrase);
+        $phrase->hideQuoted();
         $this->repeats->read($phrase);
+        $this->moments->readAsk($phrase);
         $this->moments->readDue($phrase);
         $this->moments->readStart($phrase);
         DurationReader::readFrom($phrase);
         $this->repeats->readUntil($phrase);
         $this->moments->readPick($phrase);
         $this->words->read($phrase);
-        $parts = $this->withDays($phrase->parts());
+        $parts = $this->withChoices($this->withDays($phrase->parts()), $phrase);
 
         return new Line($phrase->text, self::title($phrase->text, $parts), $parts);
     }
@@ -105,6 +107,34 @@ final readonly class LineParser
         }, $parts);
     }
 
+    /**
+     * Where words may mean something else as well, what to write for that.
+     *
+     * @param  list<Understood>  $parts
+     * @return list<Understood>
+     */
+    private function withChoices(array $parts, Phrase $phrase): array
+    {
+        return array_map(function (Understood $part) use ($phrase): Understood {
+            $words = mb_substr($phrase->text, $part->start, $part->length);
+            $instead = $part->value instanceof When ? $this->otherMeaning($words, $part->value, $phrase->daytime) : null;
+
+            return $instead === null ? $part : new Understood($part->kind, $part->start, $part->length, $part->value, null, $instead);
+        }, $parts);
+    }
+
+    private function otherMeaning(string $words, When $when, Daytime $daytime): ?string
+    {
+        if (preg_match('/\bnext\s+(?='.DayReader::WEEKDAY.'\b)/i', $words, $match, PREG_OFFSET_CAPTURE) === 1 && $when->day !== null && $when->day->number - 7 > $this->today->number) {
+            return substr_replace($words, 'this ', $match[0][1], strlen($match[0][0]));
+        }
+        if (preg_match('/^in\s+(.*\S)\s*$/iu', $words, $match) === 1 && $when->minuteOfDay !== null) {
+            return 'for '.$match[1]; // in that time, or for so long
+        }
+
+        return $when->minuteOfDay === null ? null : ClockReader::otherHalf($words, $when->minuteOfDay, $daytime);
+    }
+
     /** @param  list<Understood>  $parts  by their place */
     private static function title(string $text, array $parts): string
     {
@@ -112,12 +142,24 @@ final readonly class LineParser
         $at = 0;
         foreach ($parts as $part) {
             if ($part->problem === null) {
-                $title .= mb_substr($text, $at, $part->start - $at).' ';
+                $title .= mb_substr($text, $at, $part->start - $at).' '.Phrase::TAKEN.' ';
                 $at = $part->start + $part->length;
             }
         }
         $title .= mb_substr($text, $at);
-        $title = (string) preg_replace(['/\s+/u', '/\s+([,;.!?:)])/u', '/([,;:])(?:\s*[,;])+/u', '/\(\s*\)/u', '/[,;]\s*([.!?])/u'], [' ', '$1', '$1', '', '$1'], $title);
+        $taken = Phrase::TAKEN;
+        $join = '(?:and|[-–—&|\/+])'; // what joined words that were understood to others
+        $title = (string) preg_replace([
+            '/\s+/u',
+            "/{$taken}(?:[\s,;]*(?:{$join}\s)?\s*{$taken})+/u",
+            '/[(\[]\s*'.$taken.'\s*[)\]]/u',
+            "/^\s*{$taken}\s*(?:{$join}|[:.,;])\s+/u",
+            "/^\s*(?:[-–—|\/+]\s+)?{$taken}/u",
+            "/(?:\s+{$join}|\s*:)\s+{$taken}\s*([.!?]?)\s*$/u",
+            "/\s([-–—|\/])\s+{$taken}\s*[-–—|\/]\s/u",
+            "/{$taken}/u",
+            '/\s+/u', '/\s+([,;.!?:)])/u', '/([,;:])(?:\s*[,;])+/u', '/[(\[]\s*[)\]]/u', '/[,;]\s*([.!?])/u',
+        ], [' ', $taken, $taken, '', '', '$1', ' $1 ', ' ', ' ', '$1', '$1', '', '$1'], $title);
         $title = trim($title, " ,;\t");
         $title = $parts === [] ? $title : (string) preg_replace(['/^[:.–—-]\s+/u', '/\s+[:–—-]$/u', '/^[.:–—-]+$/u'], '', $title);
 

@@ -8,7 +8,7 @@ namespace Nekto\Core\Capture;
 final class Numbers
 {
     /** Matches what count() reads. */
-    public const COUNT = '(?:\d{1,3}|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)';
+    public const COUNT = '(?:(?:a\s+)?couple\s+of|\d{1,3}|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)';
 
     /** Matches what ordinal() reads. */
     public const ORDINAL = '(?:first|second|third|fourth|fifth|last|\d{1,2}(?:st|nd|rd|th))';
@@ -22,7 +22,7 @@ final class Numbers
 
     public static function count(string $word): int
     {
-        return self::WORDS[strtolower($word)] ?? (int) $word;
+        return str_ends_with(strtolower($word), 'of') ? 2 : self::WORDS[strtolower($word)] ?? (int) $word;
     }
 
     /** −1 for the last; "other" counts as the second. */

@@ -14,6 +14,9 @@ final class Phrase
     /** Stands in for each character of words that were understood. */
     public const TAKEN = "\u{FFFC}";
 
+    /** Stands in for each character of words that somebody else said: between quotation marks nothing is read. */
+    private const QUOTED = "\u{FFFB}";
+
     /** What follows must end a clause: the line, a comma, or words that were understood. */
     public const END = '(?=\s*(?:[,;.!?)]|$|'.self::TAKEN.'))';
 
@@ -25,17 +28,33 @@ final class Phrase
 
     private string $rest;
 
+    /** By which hours without am or pm are read. */
+    public readonly Daytime $daytime;
+
     /** @param  list<string>  $refused  "kind" or "kind words": what the person wants left as plain words */
     public function __construct(public readonly string $text, private readonly array $refused)
     {
-        $this->rest = str_replace(self::TAKEN, ' ', $text);
+        $this->rest = str_replace([self::TAKEN, self::QUOTED], ' ', $text);
+        $this->daytime = Daytime::of($this->rest);
+    }
+
+    /** From here on what stands between quotation marks is out of reach. */
+    public function hideQuoted(): void
+    {
+        $this->rest = (string) preg_replace_callback('/(?<![\w′])["“„«][^"“”„«»]{2,}["”“»](?!\w)/u', static fn (array $match): string => str_repeat(self::QUOTED, mb_strlen($match[0])), $this->rest);
+    }
+
+    /** True if these words are in the line, taken or not. */
+    public function mentions(string $pattern): bool
+    {
+        return preg_match("/{$pattern}/iu", $this->text) === 1;
     }
 
     /**
      * Looks for something of a kind, and takes the first that has a meaning (all, where a line may say it more than once).
      *
      * @param  string  $pattern  without delimiters
-     * @param  \Closure(array<string, string>): (int|string|When|Recurrence|Importance|Demand|Problem|null)  $read  gets the named
+     * @param  \Closure(array<string, string>, Daytime): (int|string|When|Recurrence|Importance|Demand|Problem|null)  $read  gets the named
      *                                                                                                         groups; null: no meaning
      */
     public function look(Kind $kind, string $pattern, \Closure $read): void
@@ -48,7 +67,7 @@ final class Phrase
             $words = (string) $match[0][0];
             $at = (int) $match[0][1];
             $from = $at + max(1, strlen($words));
-            $value = $this->isRefused($kind, $words) ? null : self::read($match, $read);
+            $value = $this->isRefused($kind, $words) ? null : $this->read($match, $read);
             if ($value === null || $words === '') {
                 continue;
             }
@@ -92,9 +111,9 @@ final class Phrase
 
     /**
      * @param  array<array-key, array{string|null, int}>  $match
-     * @param  \Closure(array<string, string>): (int|string|When|Recurrence|Importance|Demand|Problem|null)  $read
+     * @param  \Closure(array<string, string>, Daytime): (int|string|When|Recurrence|Importance|Demand|Problem|null)  $read
      */
-    private static function read(array $match, \Closure $read): int|string|When|Recurrence|Importance|Demand|Problem|null
+    private function read(array $match, \Closure $read): int|string|When|Recurrence|Importance|Demand|Problem|null
     {
         $groups = [];
         foreach ($match as $name => [$words]) {
@@ -107,7 +126,7 @@ final class Phrase
             $groups[$name] = (string) ($match[$name][0] ?? '');
         }
         try {
-            return $read($groups);
+            return $read($groups, $this->daytime);
         } catch (InvalidTime) {
             return Problem::NoSuchDate;
         }

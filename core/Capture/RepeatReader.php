@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nekto\Core\Capture;
 
+use Nekto\Core\Recurrence\MonthDay;
 use Nekto\Core\Recurrence\Rule;
 
 /** Reads how something comes back: "every weekday", "every month on the last friday", "3 days after done". */
@@ -11,7 +12,10 @@ final readonly class RepeatReader
 {
     private const EVERY = '(?<![\w’\'-])(?:every|each)\s+';
 
-    private const DAYS = DayReader::WEEKDAY.'s?(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+|\s*&\s*|\s+)'.DayReader::WEEKDAY.'s?(?![\w’\']))*';
+    private const DAYS = DayReader::WEEKDAY.'s?(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+|\s*[&\/]\s*|\s*[-–]\s*|\s+(?:to|through)\s+|\s+)'.DayReader::WEEKDAY.'s?(?![\w’\']))*';
+
+    /** More than one day of the month: "the 1st and 15th". */
+    private const NUMBERS = '(?<numbers>'.DayReader::NUMBER.'(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+|\s*&\s*)(?:the\s+)?'.DayReader::NUMBER.')+)';
 
     private const PLACE = '(?<place>'.Numbers::ORDINAL.')(?:\s+(?<day>'.DayReader::WEEKDAY.'|(?:week|work|working\s+)day|day))?';
 
@@ -19,7 +23,7 @@ final readonly class RepeatReader
 
     public function read(Phrase $phrase): void
     {
-        $done = '(?:completion|finishing|finished|(?:(?:it(?:\s+is|[\'’]s)?|being)\s+)?(?:done|completed))';
+        $done = '(?:complet(?:ion|ing)|finish(?:ing|ed)|doing\s+it|(?:(?:it(?:\s+is|[\'’]s)?|being)\s+)?(?:done|completed))';
         $phrase->look(Kind::Repeat, '(?<!\w)(?:(?:repeat|again|every)\s+(?=\w+\s+after)|(?:(?:repeat|again|every)\s+)?(?<count>'.Numbers::COUNT.')\s+)(?<unit>day|week|month|year)s?\s+after\s+'.$done.Phrase::STOP,
             static fn (array $part): ?Recurrence => ($count = Numbers::count($part['count'] ?? 'a')) > 0 ? Recurrence::afterDone($count, $part['unit']) : null);
         foreach ($this->patterns() as $pattern => $rule) {
@@ -43,9 +47,16 @@ final readonly class RepeatReader
         $of = '(?:\s+(?:of\s+)?(?:the|every|each)\s+month)';
 
         $plural = '(?:mon|tues|wednes|thurs|fri|satur|sun)days';
+        $plurals = $plural.'(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+|\s*[&\/]\s*)'.$plural.')*';
+        $short = '(?:mon|tue|wed|thu|fri|sat|sun|tues|thur|thurs|weds|'.DayReader::WEEKDAY.')';
+        $when = '(?:'.Phrase::END.'|(?=,?\s+(?:at\s|@|from\s|in\s+the\s|mornings?\b|afternoons?\b|evenings?\b|until\s|till\s|(?:'.ClockReader::TIME.')'.Phrase::STOP.')))';
         $date = '(?:the\s+)?(?<date>'.DayReader::DATE.')';
 
         return [
+            // on the 1st and 15th of each month, every month on the 1st and 15th, every 1st and 15th
+            '(?<!\w)(?:on\s+)?(?:the\s+)?'.self::NUMBERS.'\s+(?:of|in)\s+(?:every|each|the)\s+month' => self::monthDays(...),
+            '(?:'.self::EVERY.'month|(?<!\w)monthly),?\s+on\s+(?:the\s+)?'.self::NUMBERS => self::monthDays(...),
+            self::EVERY.self::NUMBERS => self::monthDays(...),
             // the first tuesday of every month
             '(?<!\w)(?:on\s+)?(?:the\s+)?'.self::PLACE.'\s+(?:of|in)\s+(?:every|each)\s+month' => self::monthly(...),
             // every 2 weeks on tuesday, every other week
@@ -56,6 +67,7 @@ final readonly class RepeatReader
             self::EVERY.$nth.'(?<unit>month|quarter)s?(?:,?\s+on\s+(?:the\s+)?'.self::PLACE.')?' => self::monthly(...),
             // every first monday of the month
             self::EVERY.self::PLACE.$of => self::monthly(...),
+            '(?<!\w)(?<unit>quarter)ly,?\s+on\s+(?:the\s+)?'.self::PLACE => self::monthly(...),
             '(?<!\w)monthly(?:,?\s+on\s+(?:the\s+)?'.self::PLACE.'|'.Phrase::END.')' => self::monthly(...),
             self::EVERY.'(?<place>first|last)\s+(?<day>'.DayReader::WEEKDAY.')' => self::monthly(...),
             // every year on 14 march, every 14 march
@@ -63,12 +75,18 @@ final readonly class RepeatReader
             '(?<!\w)(?:yearly|annually)(?:,?\s+on\s+'.$date.'|'.Phrase::END.')' => $this->yearly(...),
             self::EVERY.'(?<place>\d{1,2}(?:st|nd|rd|th))(?!\s+(?:days?|weeks?|months?|years?|'.DayReader::WEEKDAY.')\b)' => self::monthly(...),
             self::EVERY.$nth.'years?' => $this->yearly(...),
-            '(?:'.self::EVERY.'(?:(?:week|work)|working\s+)days?|(?<!\w)on\s+weekdays)' => static fn (): string => 'FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR',
+            '(?:'.self::EVERY.'(?:(?:week|work)|working\s+)days?|(?<!\w)on\s+weekdays|(?<![\w’\'-])weekdays'.$when.')' => static fn (): string => 'FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR',
             self::EVERY.'weekends?' => static fn (): string => 'FREQ=WEEKLY;BYDAY=SA,SU',
             self::EVERY.$nth.'days?' => self::daily(...),
-            '(?<![\w’\'-])(?:every|each)(?=\s+(?:morning|afternoon|evening)\b)' => self::daily(...),
+            '(?<![\w’\'-])(?:every|each)(?=\s+(?:morning|afternoon|evening|night)\b)' => self::daily(...),
             self::EVERY.$nth.'(?<days>'.self::DAYS.')' => self::weekly(...),
-            '(?<!\w)on\s+(?<days>'.$plural.'(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+)'.$plural.')*)' => self::weekly(...),
+            '(?<!\w)on\s+(?<days>'.$plurals.')' => self::weekly(...),
+            '(?<![\w’\'-])(?<days>'.$plurals.')'.$when => self::weekly(...),
+            // mon/wed/fri 7am, tue & thu 18:00, mon-fri: a list of weekdays with a time, or the whole week of work
+            '(?<![\w’\'-])(?<days>mon(?:day)?\s*[-–]\s*fri(?:day)?)(?:'.Phrase::END.'|'.$when.')' => self::weekly(...),
+            '(?<![\w’\'-])(?<days>'.$short.'(?:\s*[\/&]\s*'.$short.')+)'.$when => self::weekly(...),
+            '(?<![\w’\'-])(?<!on\s)(?<!next\s)(?<!this\s)(?<days>'.$short.'(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+)'.$short.')+)(?=,?\s+(?:at\s|(?:'.ClockReader::TIME.')'.Phrase::STOP.'))' => self::weekly(...),
+            '(?<![\w’\'-])(?<days>'.$short.'\s*[-–]\s*'.$short.')(?=,?\s+(?:at\s|(?:'.ClockReader::TIME.')'.Phrase::STOP.'))' => self::weekly(...),
             '(?<!\w)(?:(?<name>fortnightly|biweekly)|weekly)(?:,?\s+on\s+(?<days>'.self::DAYS.')|'.Phrase::END.')' => self::weekly(...),
             '(?<!\w)(?:(?<unit>daily|quarterly)|once\s+a\s+(?<times>day|week|month|year))(?:'.Phrase::END.'|(?=\s+(?:at|from|by|in\s+the)\s))' => self::simple(...),
         ];
@@ -120,13 +138,23 @@ final readonly class RepeatReader
             return null; // "the second" of what?
         }
         if ($day === '' || $day === 'day') {
-            return $place > 31 || $place === 0 ? null : self::rule('MONTHLY', $part, "BYMONTHDAY={$place}", $times);
+            return $place > 31 || $place === 0 ? null : self::rule('MONTHLY', $part, MonthDay::rule($place), $times);
         }
         if (str_ends_with($day, 'day') && (str_starts_with($day, 'week') || str_starts_with($day, 'work'))) {
             return self::rule('MONTHLY', $part, "BYDAY=MO,TU,WE,TH,FR;BYSETPOS={$place}", $times);
         }
 
         return $place > 5 ? null : self::rule('MONTHLY', $part, 'BYDAY='.$place.self::byDay($day), $times);
+    }
+
+    /** @param  array<string, string>  $part */
+    private static function monthDays(array $part): ?string
+    {
+        preg_match_all('/\d+/', $part['numbers'], $found);
+        $days = array_values(array_unique(array_map(intval(...), $found[0])));
+        sort($days);
+
+        return $days[0] < 1 || end($days) > 31 ? null : 'FREQ=MONTHLY;BYMONTHDAY='.implode(',', array_map(static fn (int $day): int => $day === 31 ? -1 : $day, $days));
     }
 
     /** @param  array<string, string>  $part */
@@ -137,14 +165,22 @@ final readonly class RepeatReader
         }
         $day = $this->days->read($part['date']);
 
-        return self::rule('YEARLY', $part, "BYMONTH={$day->month()};BYMONTHDAY={$day->dayOfMonth()}");
+        return self::rule('YEARLY', $part, "BYMONTH={$day->month()};".($day->month() === 2 ? MonthDay::rule($day->dayOfMonth()) : "BYMONTHDAY={$day->dayOfMonth()}"));
     }
 
-    /** "MO,TH": each day once, in the order of the week. */
+    /** "MO,TH": each day once, in the order of the week; "mon-fri" with those between. */
     private static function byDay(string $words): string
     {
-        preg_match_all('/'.DayReader::WEEKDAY.'/iu', $words, $found);
-        $days = array_values(array_unique(array_map(DayReader::weekdayNumber(...), $found[0])));
+        preg_match_all('/(?<to>[-–]\s*|(?:to|through)\s+)?(?<day>'.DayReader::WEEKDAY.')/iu', $words, $found, PREG_SET_ORDER);
+        $days = [];
+        foreach ($found as $one) {
+            $day = DayReader::weekdayNumber($one['day']);
+            for ($between = $one['to'] === '' || $days === [] ? $day : end($days) % 7 + 1; $between !== $day; $between = $between % 7 + 1) {
+                $days[] = $between;
+            }
+            $days[] = $day;
+        }
+        $days = array_values(array_unique($days));
         sort($days);
 
         return implode(',', array_map(Rule::weekday(...), $days));

@@ -17,11 +17,15 @@ final readonly class SignReader
     public function read(Phrase $phrase): void
     {
         $phrase->look(Kind::Link, '(?:\b(?:link|url):)?https?:\/\/[^\s<>"]*[^\s<>".,;:!?\'’)\]]', static fn (array $part): string => (string) preg_replace('/^(?:link|url):/i', '', $part['all']));
+        $quoted = '["“„«](?<name>[^"“”„«»]{1,100})["”“»](?!\w)';
+        $phrase->look(Kind::Project, self::BEFORE.'(?:\+|project:)'.$quoted, static fn (array $part): ?string => self::name($part['name']));
+        $phrase->look(Kind::Context, self::BEFORE.'(?:@|context:)'.$quoted, static fn (array $part): ?string => self::name($part['name']));
+        $phrase->look(Kind::Waiting, self::BEFORE.'wait(?:ing)?:'.$quoted, static fn (array $part): ?string => self::name($part['name']));
         foreach ($this->keys() as $keys => [$kind, $read]) {
-            $phrase->look($kind, self::BEFORE."(?:{$keys}):(?<name>[^\\s,;]*[^\\s,;.!?])", static fn (array $part): int|string|When|Recurrence|Importance|Problem|null => $read($part['name']));
+            $phrase->look($kind, self::BEFORE."(?:{$keys}):(?<name>(?![\"“„«])[^\\s,;]*[^\\s,;.!?])", static fn (array $part): int|string|When|Recurrence|Importance|Problem|null => $read($part['name']));
         }
         $phrase->look(Kind::Project, self::BEFORE.'\+(?<name>[^\s,;+@]*[\p{L}\p{N}])', static fn (array $part): ?string => preg_match('/\p{L}/u', $part['name']) === 1 ? $part['name'] : null);
-        $phrase->look(Kind::Context, self::BEFORE.'@(?<name>[\p{L}\p{N}][^\s,;+@]*(?<=[\p{L}\p{N}]))', static fn (array $part): string => $part['name']);
+        $phrase->look(Kind::Context, self::BEFORE.'@(?!(?:'.ClockReader::TIME.')(?![\w:]))(?<name>[\p{L}\p{N}][^\s,;+@]*(?<=[\p{L}\p{N}]))', static fn (array $part): string => $part['name']);
     }
 
     /** @return array<string, array{Kind, \Closure(string): (int|string|When|Recurrence|Importance|Problem|null)}> */
@@ -33,6 +37,7 @@ final readonly class SignReader
             'due' => [Kind::Due, $day],
             'start|from|t' => [Kind::Start, $day],
             'on' => [Kind::On, $day],
+            'ask' => [Kind::Ask, $day],
             'at' => [Kind::At, static function (string $text): ?When {
                 $minute = preg_match('/^(?:'.ClockReader::TIME.')$/Diu', $text) === 1 ? ClockReader::read($text) : -1;
 
@@ -44,6 +49,12 @@ final readonly class SignReader
             'project' => [Kind::Project, static fn (string $text): string => $text],
             'context' => [Kind::Context, static fn (string $text): string => $text],
         ];
+    }
+
+    /** Of a name that is more than signs. */
+    private static function name(string $text): ?string
+    {
+        return preg_match('/[\p{L}\p{N}]/u', $text) === 1 ? trim($text) : null;
     }
 
     private static function minutes(string $text): int|Problem|null

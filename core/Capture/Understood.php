@@ -14,6 +14,7 @@ final readonly class Understood
      * @param  int  $start  in characters
      * @param  int  $length  in characters
      * @param  int|string|When|Recurrence|Importance|Demand|null  $value  minutes; a name, part of the day or address; null with a problem
+     * @param  string|null  $instead  words to write here for the other meaning that these may have
      */
     public function __construct(
         public Kind $kind,
@@ -21,5 +22,6 @@ final readonly class Understood
         public int $length,
         public int|string|When|Recurrence|Importance|Demand|null $value,
         public ?Problem $problem = null,
+        public ?string $instead = null,
     ) {}
 }

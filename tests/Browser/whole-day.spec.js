@@ -185,7 +185,9 @@ function faults(lines) {
     return times.filter(([from, until], i) => from >= until || from < '09:00' || until > '18:30' || times.slice(i + 1).some((other) => other[0] < until)).map(([, , line]) => line)
 }
 
-test('a whole day by keys alone and by pointer ends in the same plan, to the minute', async ({ page }) => {
+const long = process.env.NEKTO_LONG ? test : test.skip // what takes long
+
+long('a whole day by keys alone and by pointer ends in the same plan, to the minute', async ({ page }) => {
     const day = await wholeDay(page, keys(page))
 
     for (const lines of [day.morning, day.friday]) {
@@ -219,7 +221,6 @@ test('two windows of one browser show the same at once, without asking the serve
     await other.close()
 })
 
-const long = process.env.NEKTO_LONG ? test : test.skip // it waits for a quarter of a minute
 
 long('a window that is alone asks ever less often', async ({ page, context }) => {
     const asked = []

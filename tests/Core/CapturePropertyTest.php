@@ -106,7 +106,8 @@ final class CapturePropertyTest extends TestCase
                 }
                 try {
                     $read = (new DayReader(LocalDay::of(2026, 3, 11)))->read($phrase);
-                    self::assertSame([$day, $month], [$read->dayOfMonth(), $read->month()]);
+                    $other = $form === '%d/%d' && $month > 12; // of which only one reading is a date
+                    self::assertSame($other ? [$month, $day] : [$day, $month], [$read->dayOfMonth(), $read->month()]);
                 } catch (InvalidTime) {
                     self::assertFalse(checkdate($month, $day, str_contains($phrase, '2027') ? 2027 : 2026), $phrase);
                 }

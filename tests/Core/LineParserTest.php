@@ -26,7 +26,7 @@ final class LineParserTest extends TestCase
             'on' => $line->at() === null ? $line->on()?->asString() : null, 'due' => $line->due()?->asString(), 'start' => $line->start()?->asString(), 'at' => $line->at()?->asString(),
             'minutes' => $line->minutes(), 'repeat' => $line->repeat()->rule ?? $line->repeat()?->afterDone, 'importance' => $line->importance()?->word(),
             'demand' => $line->demand()?->value, 'part' => $line->name(Kind::Part), 'project' => $line->name(Kind::Project),
-            'contexts' => implode(',', $line->contexts()), 'waitingFor' => $line->name(Kind::Waiting), 'link' => $line->name(Kind::Link),
+            'contexts' => implode(',', $line->contexts()), 'waitingFor' => $line->name(Kind::Waiting), 'ask' => $line->ask()?->asString(), 'link' => $line->name(Kind::Link),
         ];
         $found = array_filter($found, static fn (int|string|null $value): bool => $value !== null && $value !== '');
 
@@ -125,7 +125,7 @@ final class LineParserTest extends TestCase
         self::assertSame([90, 90, 90, 45, 60], array_map(DurationReader::read(...), ['90', '1 h 30', ' 1h30 ', '45 min', 'an hour']));
         self::assertSame(
             [Problem::NoDuration, Problem::NotPositive, Problem::TooLong, Problem::NoDuration],
-            array_map(DurationReader::read(...), ['soon', '-5', '6001', '30 min or so']),
+            array_map(DurationReader::read(...), ['soon', '-5', '6001', '30 min perhaps']),
         );
     }
 
