@@ -9,6 +9,7 @@ use App\Edits\ProjectNames;
 use App\Edits\TaskDraft;
 use App\Models\RefusedTime;
 use App\Models\Task;
+use App\Models\TaskStage;
 use App\Models\User;
 use App\Repeats\StartRepeat;
 use App\Time\Moments;
@@ -93,13 +94,25 @@ final readonly class KeepLines
                 'picked_on' => $line->on()?->day?->asString(),
                 'set_at' => self::moment($user, $line->at()),
                 'part' => $line->name(Kind::Part),
-                'waiting_for' => $line->name(Kind::Waiting),
+                ...self::waiting($line),
                 'done_at' => $item?->done === true ? $now : null,
             ],
             array_map(self::subtask(...), $item->under ?? []),
             $line->contexts(),
             $link === null ? [] : [['address' => $link, 'title' => null]],
         );
+    }
+
+    /**
+     * Somebody else's turn: it waits from now on, and is asked about.
+     *
+     * @return array{waiting_for?: string, stage?: string, ask_on?: string|null}
+     */
+    private static function waiting(Line $line): array
+    {
+        $for = $line->name(Kind::Waiting);
+
+        return $for === null && $line->ask() === null ? [] : ['waiting_for' => $for ?? __('task.somebody'), 'stage' => TaskStage::Waiting->value, 'ask_on' => $line->ask()?->asString()];
     }
 
     /** @return array{title: string, estimate: int|null, done: bool} */

@@ -7,6 +7,7 @@ namespace App\Edits;
 use App\Models\Project;
 use App\Models\RefusedTime;
 use App\Models\Task;
+use App\Models\TaskStage;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -72,6 +73,9 @@ final class NewTasks
         $title = trim((string) ($columns['title'] ?? ''));
         $sum = (int) array_sum(array_map(static fn (array $one): int => (int) $one['estimate'], $draft->subtasks));
         $columns['estimate'] ??= $sum > 0 ? $sum : null;
+        if (in_array($columns['stage'] ?? null, [TaskStage::Waiting, TaskStage::Waiting->value], true)) {
+            $columns['ask_on'] ??= AskAgain::on($user, $now);
+        }
         $task = $user->tasks()->make([...$columns,
             'area_id' => $columns['area_id'] ?? ($projects[$columns['project_id'] ?? 0] ?? null)->area_id ?? $area,
             'title' => mb_substr($title, 0, self::TITLE),

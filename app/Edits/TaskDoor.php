@@ -30,6 +30,7 @@ final readonly class TaskDoor
             ...self::belonging($task, $columns),
             ...self::said($task, $columns, $now),
             ...self::stage($task, $columns, $now),
+            ...self::asked($task, $columns, $now),
             ...(array_key_exists('picked_on', $columns) && $columns['picked_on'] === null ? ['key' => false] : []), // only a pick can be a key task
         ]);
         if ($task->wasChanged(['done_at', 'stage']) && ($task->done_at !== null || $task->stage !== TaskStage::Open)) {
@@ -83,6 +84,17 @@ final readonly class TaskDoor
         return $columns['estimate'] === null || $task->said === null
             ? ['said' => $columns['estimate'], 'said_at' => null]
             : ['said' => max(Grid::STEP, $task->said + $columns['estimate'] - (int) $task->estimate)];
+    }
+
+    /**
+     * @param  array<string, mixed>  $columns
+     * @return array{ask_on?: string} so that what waits is never forgotten
+     */
+    private static function asked(Task $task, array $columns, CarbonImmutable $now): array
+    {
+        $waits = ($columns['stage'] ?? $task->stage) === TaskStage::Waiting;
+
+        return $waits && ($columns['ask_on'] ?? (array_key_exists('ask_on', $columns) ? null : $task->ask_on)) === null ? ['ask_on' => AskAgain::on($task->user, $now)] : [];
     }
 
     /**

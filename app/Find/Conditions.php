@@ -132,7 +132,7 @@ final readonly class Conditions
             'stage' => $query->where('stage', $value),
             'done' => $query->whereNotNull('tasks.done_at'),
             'let_go' => $query->whereNotNull('tasks.deleted_at'),
-            'ask' => $query->whereNotNull('waiting_for')->where(fn (Builder $inner) => $inner->where('stage', 'inbox')->orWhere(fn (Builder $old) => $old->where('stage', 'waiting')->whereRaw("coalesce(ask_on, date(waiting_since, '+7 days')) <= ?", [$this->today]))),
+            'ask' => $query->whereNotNull('waiting_for')->where(fn (Builder $inner) => $inner->where('stage', 'inbox')->orWhere(fn (Builder $old) => $old->where('stage', 'waiting')->where('ask_on', '<=', $this->today))),
             'waiting' => $query->whereNotNull('waiting_for'),
             'carried' => $query->where('carried', '>=', (int) $value),
             'repeats' => $query->whereNotNull('repeat_id'),

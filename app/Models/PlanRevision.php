@@ -63,7 +63,7 @@ final class PlanRevision extends Model
      */
     public static function redoable(User $user): HasMany
     {
-        $last = $user->planRevisions()->whereNull('undone_at')->whereNotIn('cause', [RevisionCause::Mended, RevisionCause::Fetched, RevisionCause::Undone])->toBase()->selectRaw('coalesce(max(id), 0)');
+        $last = $user->planRevisions()->whereNull('undone_at')->whereNotIn('cause', [...RevisionCause::AUTOMATIC, RevisionCause::Undone])->toBase()->selectRaw('coalesce(max(id), 0)');
 
         return $user->planRevisions()->whereNotNull('undone_at')->whereNotNull('redo')->where('id', '>', $last);
     }

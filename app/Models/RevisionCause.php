@@ -36,12 +36,15 @@ enum RevisionCause: string
     case Sorted = 'sorted';
     case Imported = 'imported';
     case Fetched = 'fetched';
+    case Rested = 'rested';
     case MendTaken = 'mend_taken';
     case Undone = 'undone';
+
+    public const AUTOMATIC = [self::Mended, self::Fetched, self::Rested];
 
     /** True where nobody pressed anything. */
     public function isAutomatic(): bool
     {
-        return $this === self::Mended || $this === self::Fetched;
+        return in_array($this, self::AUTOMATIC, true);
     }
 }

@@ -42,6 +42,8 @@ use Nekto\Core\Plan\DayBegins;
  * @property int $rhythm_break minutes
  * @property int $rhythm_long minutes of the long break
  * @property int $rhythm_after so many stretches of work
+ * @property int $ask_after days after which an answer is asked about, where nobody said when
+ * @property int|null $someday_after days untouched after which a task goes to someday; null: never
  * @property int $keys_most key tasks of a day, at most
  * @property int $morning_until minutes since local midnight
  * @property int $afternoon_until minutes since local midnight
@@ -73,7 +75,7 @@ final class User extends Authenticatable
         'name', 'email', 'password', 'zone', 'margin_percent', 'buffer_before', 'buffer_after', 'lunch_from', 'lunch_to',
         'deep_limit', 'estimates', 'addresses', 'theme', 'single_keys', 'tempo', 'least_piece', 'offer_anew', 'day_begins', 'best_hours', 'month_first', 'carry_picks', 'mend_asks', 'reminds', 'remind_before',
         'remind_mail', 'close_at', 'sound', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after', 'morning_on',
-        'keys_most', 'morning_until', 'afternoon_until', 'sleep_from', 'sleep_to', 'twelve_hours', 'dates', 'week_starts', 'lens_id', 'first_day',
+        'keys_most', 'ask_after', 'someday_after', 'morning_until', 'afternoon_until', 'sleep_from', 'sleep_to', 'twelve_hours', 'dates', 'week_starts', 'lens_id', 'first_day',
     ];
 
     protected $hidden = ['password', 'remember_token', 'second_secret', 'recovery'];
@@ -85,7 +87,7 @@ final class User extends Authenticatable
         'lunch_to' => null, 'deep_limit' => 240, 'estimates' => 'typed', 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm', 'least_piece' => 30, 'offer_anew' => 480, 'day_begins' => 'pull', 'best_hours' => null, 'month_first' => false, 'carry_picks' => true,
         'mend_asks' => false, 'reminds' => 'meetings,blocks,due,waiting,close', 'remind_before' => 5, 'remind_mail' => false, 'close_at' => 1035, 'sound' => true,
         'rhythm_work' => null, 'rhythm_break' => 10, 'rhythm_long' => 30, 'rhythm_after' => 4, 'morning_on' => null,
-        'keys_most' => 3, 'morning_until' => 720, 'afternoon_until' => 1080, 'sleep_from' => null, 'sleep_to' => null, 'twelve_hours' => false, 'dates' => 'en', 'week_starts' => 1, 'lens_id' => null, 'first_day' => null, 'sample_of' => null,
+        'ask_after' => 7, 'someday_after' => null, 'keys_most' => 3, 'morning_until' => 720, 'afternoon_until' => 1080, 'sleep_from' => null, 'sleep_to' => null, 'twelve_hours' => false, 'dates' => 'en', 'week_starts' => 1, 'lens_id' => null, 'first_day' => null, 'sample_of' => null,
     ];
 
     /** @return HasMany<HoursSet, $this> */
@@ -331,7 +333,7 @@ final class User extends Authenticatable
     {
         return [
             'password' => 'hashed', 'second_since' => 'immutable_datetime', 'leaves_at' => 'immutable_datetime', 'recovery' => 'array', 'second_step' => 'integer', 'idle_minutes' => 'integer', 'single_keys' => 'boolean', 'month_first' => 'boolean', 'carry_picks' => 'boolean', 'mend_asks' => 'boolean', 'remind_mail' => 'boolean', 'sound' => 'boolean',
-            'remind_before' => 'integer', 'close_at' => 'integer', 'rhythm_work' => 'integer', 'rhythm_break' => 'integer', 'rhythm_long' => 'integer', 'rhythm_after' => 'integer', 'margin_percent' => 'integer', 'buffer_before' => 'integer',
+            'remind_before' => 'integer', 'close_at' => 'integer', 'rhythm_work' => 'integer', 'rhythm_break' => 'integer', 'rhythm_long' => 'integer', 'rhythm_after' => 'integer', 'margin_percent' => 'integer', 'ask_after' => 'integer', 'someday_after' => 'integer', 'buffer_before' => 'integer',
             'buffer_after' => 'integer', 'deep_limit' => 'integer', 'least_piece' => 'integer', 'offer_anew' => 'integer', 'day_begins' => DayBegins::class, 'best_hours' => 'array', 'estimates' => EstimateUse::class, 'lunch_from' => 'integer', 'lunch_to' => 'integer',
             'keys_most' => 'integer', 'morning_until' => 'integer', 'afternoon_until' => 'integer', 'sleep_from' => 'integer', 'sleep_to' => 'integer', 'twelve_hours' => 'boolean', 'week_starts' => 'integer', 'first_day' => 'array',
         ];

@@ -21,7 +21,7 @@ final readonly class Gloss
 {
     public function __construct(private User $user, private CarbonImmutable $now) {}
 
-    /** @return array{text: string, title: string, parts: list<array{kind: string, start: int, length: int, gloss: string, problem: bool}>} */
+    /** @return array{text: string, title: string, parts: list<array{kind: string, start: int, length: int, gloss: string, problem: bool, instead: string|null}>} */
     public function of(Line $line): array
     {
         return ['text' => $line->text, 'title' => $line->title, 'parts' => array_map(fn (Understood $part): array => [
@@ -30,6 +30,7 @@ final readonly class Gloss
             'length' => $part->length,
             'gloss' => $part->problem === null ? $this->meaning($part, mb_substr($line->text, $part->start, $part->length)) : __("gather.problem.{$part->problem->value}"),
             'problem' => $part->problem !== null,
+            'instead' => $part->instead,
         ], $line->parts)];
     }
 

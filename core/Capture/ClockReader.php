@@ -86,7 +86,7 @@ final class ClockReader
         $hour = Numbers::count((string) ($part['spoken'][0] ?? $part['word'][0] ?? $part['hour'][0]));
         $read = self::read((string) $part[0][0], $daytime);
         $other = ($read + 720) % 1440;
-        if ($read < 0 || $other === $meant || ! $daytime->isOpen($hour) || ($hour === 9 && $part['minute'] !== null)) {
+        if ($read < 0 || $other === $meant || ! $daytime->isOpen($hour) || ($hour === 9 && isset($part['minute'][0]))) {
             return null;
         }
 

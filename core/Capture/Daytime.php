@@ -26,7 +26,7 @@ final readonly class Daytime
     public static function of(string $line): self
     {
         preg_match_all(self::SAID, $line, $found);
-        $said = array_values(array_unique(array_filter([...array_map(strtolower(...), $found['part'] ?? []), ...array_map(static fn (string $word): string => $word === '' ? '' : 'night', $found['night'] ?? [])])));
+        $said = array_values(array_unique(array_filter([...array_map(strtolower(...), $found['part']), ...array_map(static fn (string $word): string => $word === '' ? '' : 'night', $found['night'])])));
         if (count($said) === 1) {
             return new self($said[0], true);
         }

@@ -37,10 +37,10 @@ final readonly class MomentReader
     /** When what is somebody else's turn is asked about, and what begins so long before a day. */
     public function readAsk(Phrase $phrase): void
     {
-        $read = fn (array $part): When|Problem => $this->fromNowOn(new When($this->days->read($part['day'])));
         $again = '(?:,?\s+(?:and\s+)?|(?<=^)|'.Phrase::TAKEN.'\s*)\K';
         $name = '(?<name>(?-i:\p{Lu}[\p{L}’\'-]*))';
-        $waiting = static fn (array $part): string => $part['name'];
+        $waiting = self::name(...);
+        $read = $this->day(...);
         $phrase->look(Kind::Waiting, $again.'ask\s+'.$name.'(?=(?:\s+again)?\s+(?:on\s+)?(?:'.DayReader::PHRASE.')'.Phrase::END.')', $waiting);
         $phrase->look(Kind::Waiting, '(?<!\w)(?:(?:i\s+am\s+|am\s+|is\s+)?waiting\s+(?:for|on)|wait\s+(?:for|on))\s+'.$name.'(?=\s+(?:until|till)\s+(?:'.DayReader::PHRASE.')'.Phrase::END.')', $waiting);
         $phrase->look(Kind::Ask, '(?:(?<=[,;–-]\s)|(?<=and\s)|(?<=^)|(?<='.Phrase::TAKEN.'\s))(?:(?:ask|check)(?:\s+again|\s+back)?|again|follow(?:\s+|-)up|chase)\s+(?:on\s+)?'.self::DAY.Phrase::END, $read);
@@ -96,7 +96,7 @@ final readonly class MomentReader
         $on = '(?:on\s+)?';
         $about = '(?:(?:around|about|ca\.?)\s+)?';
         $read = $this->moment(...);
-        $phrase->look(Kind::At, '(?<![\w-])in\s+(?:(?<half>half\s+an\s+hour)|(?<count>'.Numbers::COUNT.'|fifteen|twenty|thirty|forty|forty-five|ninety)\s+(?<unit>min(?:ute)?|hour)s?)(?:[\'’]s?\s+time)?'.Phrase::END, fn (array $part): ?When => $this->fromNow(
+        $phrase->look(Kind::At, '(?<![\w-])in\s+(?:(?<half>half\s+an\s+hour)|(?<count>'.Numbers::COUNT.'|fifteen|twenty|thirty|forty|forty-five|ninety)\s+(?<unit>min(?:ute)?|hour)s?)(?:[\'’]s?\s+time)?'.Phrase::END, fn (array $part): When => $this->fromNow(
             isset($part['half']) ? 30 : ($part['unit'] === 'hour' ? 60 : 1) * DurationReader::count($part['count'])));
         $hour = '\d{1,2}(?:[:.]\d{2})?';
         foreach ([
@@ -157,7 +157,7 @@ final readonly class MomentReader
      *
      * @param  array<string, string>  $part
      */
-    private function beginning(array $part, Daytime $daytime): When|Problem|null
+    private function beginning(array $part, ?Daytime $daytime): When|Problem
     {
         $from = $part['time'] ?? $part['spoken'] ?? '';
         $end = $part['end'] ?? '';
@@ -175,6 +175,18 @@ final readonly class MomentReader
         unset($part['end']);
 
         return $this->moment($part, $daytime);
+    }
+
+    /** @param  array<string, string>  $part */
+    private static function name(array $part): string
+    {
+        return $part['name'];
+    }
+
+    /** @param  array<string, string>  $part */
+    private function day(array $part): When|Problem
+    {
+        return $this->fromNowOn(new When($this->days->read($part['day'])));
     }
 
     /** @param  array<string, string>  $part */

@@ -31,7 +31,8 @@ return [
         'demand' => 'demand',
         'project' => 'project',
         'context' => 'context',
-        'waiting' => 'waiting for :name',
+        'waiting' => 'waits for :name',
+        'ask' => 'asked about :when',
         'link' => 'link',
     ],
     'problem' => [

@@ -29,6 +29,8 @@ return [
     'take' => ['wait' => 'Take it', 'longer' => 'Open them', 'cut' => 'Cut it', 'way' => 'Take it', 'picks' => 'Take it'],
     'way' => ['wait' => '{1} Let one task wait|[2,*] Let :count tasks wait'],
     'morning' => [
+        'rested' => '{1} One task lay untouched for :days days and went to someday: :titles|[2,*] :count tasks lay untouched for :days days and went to someday: :titles',
+        'rested_more' => '{1} and one more|[2,*] and :count more',
         'missing' => [
             'title' => 'First something to choose from',
             'lines' => 'Nothing is caught yet. Write down what has come at you, a line each; the morning then chooses from it.',

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'somebody' => 'somebody',
     'title_required' => 'A task needs a name.',
     'unknown_date' => 'There is no such date. Write it as “fri”, “18 april” or 2026-03-13.',
     'unknown_time' => 'No clock shows that time. Write it as 14:30.',

@@ -31,7 +31,7 @@ final class CaptureTest extends FeatureTestCase
         self::assertSame('2026-03-12 14:00:00', $framer->not_before?->toDateTimeString());
         self::assertSame(['2026-03-12', 'evening'], [$walk->picked_on, $walk->part]);
         self::assertSame(['Adaeze', '2026-03-11'], [$contract->waiting_for, $contract->waiting_since]);
-        $this->get('/gather')->assertSee('for Adaeze');
+        $this->get('/gather')->assertSeeInOrder(['Waiting', 'Adaeze', 'Contract', 'ask again']);
     }
 
     #[Test]
@@ -52,7 +52,7 @@ final class CaptureTest extends FeatureTestCase
             ->assertJsonPath('summary', '2 tasks, 1 subtask, 1 repeats, 1 waits')
             ->assertJsonPath('lines.0.parts.0.gloss', 'repeats from Tue 17')
             ->assertJsonPath('lines.1.line', 3)
-            ->assertJsonPath('lines.1.parts.0.gloss', 'waiting for Adaeze');
+            ->assertJsonPath('lines.1.parts.0.gloss', 'waits for Adaeze');
     }
 
     #[Test]

@@ -42,7 +42,7 @@ final class GatherTest extends FeatureTestCase
     {
         $this->postJson('/gather/understand', ['lines' => "Read 30 min by friday\nPay by 31 feb"])->assertOk()
             ->assertJsonPath('lines.0.title', 'Read')
-            ->assertJsonPath('lines.0.parts.0', ['kind' => 'minutes', 'start' => 5, 'length' => 6, 'gloss' => 'estimate', 'problem' => false])
+            ->assertJsonPath('lines.0.parts.0', ['kind' => 'minutes', 'start' => 5, 'length' => 6, 'gloss' => 'estimate', 'problem' => false, 'instead' => null])
             ->assertJsonPath('lines.0.parts.1.gloss', 'due Fri 13')
             ->assertJsonPath('lines.1.parts.0.problem', true);
     }

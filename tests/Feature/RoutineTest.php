@@ -104,7 +104,7 @@ final class RoutineTest extends FeatureTestCase
     {
         $this->at('2026-03-28 08:00');
         $this->post('/routines', ['line' => 'mail every day 9:00 for 30 min']);
-        $this->post('/routines', ['line' => 'night every day 1:15 for 30 min']);
+        $this->post('/routines', ['line' => 'night every day 01:15 for 30 min']);
         self::assertSame(['Sat 01:15–01:45', 'Sat 09:00–09:30', 'Sun 02:15–02:45', 'Sun 09:00–09:30', 'Mon 01:15–01:45', 'Mon 09:00–09:30'], $this->times(3), 'on Sunday 01:15 is 02:15');
     }
 

@@ -19,6 +19,7 @@ use App\Planning\Prospects;
 use App\Planning\TakeDay;
 use App\Reminders\Remind;
 use App\Repeats\ComeBack;
+use App\Repeats\Rest;
 use App\Time\Clock;
 use App\Time\Heartbeat;
 use App\Undo\Once;
@@ -39,7 +40,7 @@ final class Minute extends Command
 
     protected $description = 'Mends plans, reminds, expands repeating meetings, hands mail that came to the queue; run it each minute';
 
-    public function handle(Mend $mend, ExtendMeetings $extend, ComeBack $comeBack, Tidy $tidy, Remind $remind, Prospects $prospects): int
+    public function handle(Mend $mend, ExtendMeetings $extend, ComeBack $comeBack, Rest $rest, Tidy $tidy, Remind $remind, Prospects $prospects): int
     {
         $now = Clock::now();
         $failed = 0;
@@ -56,6 +57,7 @@ final class Minute extends Command
                 TakeDay::begun($user, $now);
                 $extend($user, $now);
                 $comeBack($user, $now);
+                $rest($user, $now);
                 $revision = $mend($user, $now);
                 $prospects->chances($user, $now); // so that no page has to wait for them
                 $remind($user, $now);

@@ -18,7 +18,7 @@ final class SettingsRequest extends FormRequest
     /** Columns that are taken as they come. */
     private const PLAIN = [
         'zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'estimates', 'tempo', 'least_piece', 'offer_anew', 'day_begins', 'theme', 'single_keys', 'month_first', 'carry_picks', 'mend_asks', 'sound',
-        'remind_mail', 'remind_before', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after', 'keys_most', 'twelve_hours', 'dates', 'week_starts',
+        'remind_mail', 'remind_before', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after', 'keys_most', 'ask_after', 'someday_after', 'twelve_hours', 'dates', 'week_starts',
     ];
 
     /** Times of the day, in minutes where they are kept. */
@@ -46,6 +46,8 @@ final class SettingsRequest extends FormRequest
             'morning_until' => ['sometimes', 'required', $clock],
             'afternoon_until' => ['sometimes', 'required', $clock, $this->later('morning_until', __('settings.parts_order'))],
             'keys_most' => ['sometimes', 'required', 'integer', 'between:1,9'],
+            'ask_after' => ['sometimes', 'required', 'integer', 'between:1,90'],
+            'someday_after' => ['sometimes', 'nullable', 'integer', 'between:7,365'],
             'twelve_hours' => ['sometimes', 'boolean'],
             'dates' => ['sometimes', 'required', Rule::in(array_keys(Dates::LANGUAGES))],
             'week_starts' => ['sometimes', 'required', Rule::in([1, 6, 7])],

@@ -82,6 +82,8 @@ final class RulesToday
         return [
             'tempo' => trans_choice('settings.today.tempo', $this->counts()['moved']),
             'asks' => __($user->mend_asks ? 'settings.today.asks' : 'settings.today.mends'),
+            'ask' => __('settings.today.ask', ['when' => Times::day($user, Moments::moment($this->desk->timeOn($this->desk->today())->zone->at($this->desk->today()->plusDays($user->ask_after), 720)), $this->desk->now)]),
+            'someday' => $user->someday_after === null ? __('settings.today.never_someday') : __('settings.today.someday'),
             'carry' => trans_choice('settings.today.carry', $this->counts()['over']),
             'anew' => $user->offer_anew === 0 ? __('settings.today.never_anew') : __('settings.today.anew'),
         ];
@@ -143,7 +145,7 @@ final class RulesToday
                 'over' => $picks->of($user->tasks()->whereNull('done_at')->where('picked_on', '<', $day->asString())->getQuery(), $day)->toBase(),
                 'parts' => $user->tasks()->open()->whereNotNull('part')->toBase(),
                 'calendars' => $user->calendars()->kept()->toBase()->reorder(),
-                'moved' => $user->planRevisions()->where('made_at', '>=', $since)->whereIn('cause', [RevisionCause::Mended, RevisionCause::Fetched])->toBase(),
+                'moved' => $user->planRevisions()->where('made_at', '>=', $since)->whereIn('cause', RevisionCause::AUTOMATIC)->toBase(),
                 'reminded' => $user->reminders()->where('at', '>=', $since)->toBase(),
             ] as $name => $rows) {
                 $asked->selectSub($rows->selectRaw('count(*)'), $name);

@@ -8,8 +8,10 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Entry;
 use App\Models\Occurrence;
+use App\Models\PlanRevision;
 use App\Models\Task;
 use App\Models\User;
+use App\Repeats\Rest;
 use App\Rows\Candidate;
 use App\Rows\Desk;
 use App\Rows\Picks;
@@ -28,18 +30,22 @@ final readonly class MorningRun
 
     private const CANDIDATES = 10;
 
+    /** Titles that are said of what went by itself. */
+    private const NAMED = 3;
+
     /**
      * @param  list<array{task: Task, state: string, next: Block|null}>  $left  unfinished work of the last day that had a plan
      * @param  Collection<int, Occurrence>  $meetings
      * @param  list<array{task: Task, minutes: int, pull: int, why: string}>  $candidates
      */
-    private function __construct(public MorningStep $step, public array $left, public Collection $meetings, public array $candidates, public ?Entry $forgotten, public ?string $missing = null) {}
+    private function __construct(public MorningStep $step, public array $left, public Collection $meetings, public array $candidates, public ?Entry $forgotten, public ?string $missing = null, public ?PlanRevision $rested = null, public string $resting = '') {}
 
     /** @param  Collection<int, Candidate>  $candidates */
     public static function of(Desk $desk, MorningStep $step, LocalDay $day, WorkTime $time, Collection $candidates): self
     {
         [$user, $now] = [$desk->user(), $desk->now];
         $span = $time->zone->day($day);
+        $rested = $step === MorningStep::Left ? Rest::ofToday($user, $now) : null;
 
         return new self(
             $step,
@@ -48,7 +54,18 @@ final readonly class MorningRun
             $step === MorningStep::Candidates ? self::candidates($desk, $day, $candidates) : [],
             RunningClock::forgotten($user, $now),
             self::missing($user, $candidates),
+            $rested,
+            $rested === null ? '' : self::resting($user, $rested),
         );
+    }
+
+    /** "Three lay untouched for 60 days and went to someday: Packing film, Holiday cover plan and one more." */
+    private static function resting(User $user, PlanRevision $rested): string
+    {
+        $titles = $user->tasks()->whereKey(array_column($rested->rows['tasks'] ?? [], 'id'))->orderBy('id')->pluck('title');
+        $more = $titles->count() - self::NAMED;
+
+        return trans_choice('shape.morning.rested', $titles->count(), ['days' => (int) $user->someday_after, 'titles' => $titles->take(self::NAMED)->implode(', ')]).($more > 0 ? ' '.trans_choice('shape.morning.rested_more', $more) : '').'.';
     }
 
     /**

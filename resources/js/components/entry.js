@@ -1,6 +1,7 @@
 /**
  * Writes what is understood beneath the words while they are typed. Each gloss can be reached by Tab and refused by Esc
- * or a press: its words stay plain words then. The reading itself is the server's.
+ * or a press: its words stay plain words then; where they may mean something else, that is offered beside it. The reading
+ * itself is the server's.
  * <section x-data="entry"> … form, text, glosses, refused … </section>
  */
 export default () => ({
@@ -81,7 +82,7 @@ export default () => ({
     /** Glosses of one line that would run into each other move on to the right. */
     apart() {
         let former = null
-        for (const gloss of this.$refs.glosses.querySelectorAll('.gloss')) {
+        for (const gloss of this.$refs.glosses.querySelectorAll('.gloss-place')) {
             const box = gloss.getBoundingClientRect()
             const over = former && Math.abs(former.top - box.top) < 4 ? former.right + 6 - box.left : 0
             if (over > 0) {
@@ -116,7 +117,32 @@ export default () => ({
                 refuse()
             }
         })
-        span.append(gloss)
+        const place = document.createElement('span')
+        place.className = gloss.className.replace('gloss ', 'gloss-place ').replace(/^gloss$/, 'gloss-place')
+        gloss.className = 'gloss'
+        place.append(gloss)
+        if (part.instead) {
+            place.append(this.choice(words, part.instead, line, at))
+        }
+        span.append(place)
         return span
+    },
+    /** The other meaning that words may have: pressed, they are written so that only that one is left. */
+    choice(words, instead, line, at) {
+        const other = document.createElement('button')
+        other.type = 'button'
+        other.className = 'gloss gloss-instead'
+        other.textContent = `or ${instead}`
+        other.title = `Write “${instead}” instead`
+        other.addEventListener('click', () => {
+            const lines = this.$refs.text.value.split('\n')
+            const characters = [...lines[line - 1]]
+            characters.splice(at, [...words].length, instead)
+            lines[line - 1] = characters.join('')
+            this.$refs.text.value = lines.join('\n')
+            this.$refs.text.dispatchEvent(new Event('input', { bubbles: true }))
+            this.$refs.text.focus()
+        })
+        return other
     },
 })

@@ -16,6 +16,7 @@
         <div class="actions"><a class="button button-main" href="{{ ['lines' => '/gather', 'sorting' => '/gather', 'weights' => '/weigh', 'estimates' => '/weigh/list'][$morning->missing] }}" data-first>{{ __("shape.morning.missing.go.{$morning->missing}") }} <kbd>Enter</kbd></a><form method="post" action="/shape/morning">@csrf<button class="button button-bare">Not today</button></form></div>
     @elseif ($step === MorningStep::Left)
         @if ($morning->forgotten)<p class="warning">The clock of an earlier day still runs. <a href="/work">Say when you stopped</a>.</p>@endif
+        @if ($morning->rested !== null)<div class="morning-row"><p class="grow">{{ $morning->resting }}</p><x-undo :revision="$morning->rested->id"><button class="button" data-page-key="b">Bring back <kbd>B</kbd></button></x-undo></div>@endif
         @forelse ($morning->left as $one)
             <div class="morning-row hue-{{ $one['task']->area->hue }}">@spine($one['task']->importance->value ?? 0, 30)<div class="grow"><a href="/tasks/{{ $one['task']->id }}">{{ $one['task']->title }}</a> @if ($one['task']->carried)<span class="soft">@icon('carried'){{ $one['task']->carried }}</span>@endif
                 <p class="soft">{{ $one['state'] }} @icon('to') <b class="strong">{{ $one['next'] ? Times::when($person, $one['next']->starts_at, $now) : 'no place yet' }}</b></p></div>

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\TaskStage;
+use App\Time\Clock;
+use PHPUnit\Framework\Attributes\Test;
+
+/** Lines that say whose turn it is, and what becomes of what nobody touches. */
+final class WordsTest extends FeatureTestCase
+{
+    #[Test]
+    public function a_line_that_waits_waits_from_today_and_is_asked_about_by_the_rule(): void
+    {
+        $this->post('/gather', ['lines' => "Lamp spectrum, waiting for Wim\nQuote, ask again on Monday\nPlates, waiting for Prue, ask again friday"]);
+        [$lamp, $quote, $plates] = $this->ines->tasks()->orderBy('id')->get()->all();
+
+        self::assertSame([TaskStage::Waiting, 'Wim', '2026-03-11', '2026-03-18'], [$lamp->stage, $lamp->waiting_for, $lamp->waiting_since, $lamp->ask_on]);
+        self::assertSame([TaskStage::Waiting, 'somebody', '2026-03-16'], [$quote->stage, $quote->waiting_for, $quote->ask_on]);
+        self::assertSame(['Plates', 'Prue', '2026-03-13'], [$plates->title, $plates->waiting_for, $plates->ask_on]);
+        $this->get('/gather')->assertSee('ask again');
+    }
+
+    #[Test]
+    public function the_rule_says_when_an_answer_is_asked_about(): void
+    {
+        $this->put('/settings', ['ask_after' => '3'])->assertSessionHasNoErrors();
+        $task = $this->task('Glass');
+        $this->post('/tasks/sort', ['ids' => [$task->id], 'to' => 'waiting', 'waiting_for' => 'Wim']);
+        self::assertSame('2026-03-14', $task->refresh()->ask_on);
+
+        $this->post("/tasks/{$task->id}/weigh");
+        self::assertSame([TaskStage::Open, null, null], [$task->refresh()->stage, $task->waiting_for, $task->ask_on]);
+        $this->put('/settings', ['ask_after' => '0'])->assertSessionHasErrors('ask_after');
+        $this->put('/settings', ['someday_after' => '3'])->assertSessionHasErrors('someday_after');
+    }
+
+    #[Test]
+    public function words_of_two_meanings_come_with_the_other_one(): void
+    {
+        $this->postJson('/gather/understand', ['lines' => 'Ring the framer at 7'])->assertOk()
+            ->assertJsonPath('lines.0.parts.0.gloss', 'set for Thu 12, 07:00')
+            ->assertJsonPath('lines.0.parts.0.instead', 'at 19:00');
+    }
+
+    #[Test]
+    public function what_lay_untouched_goes_to_someday_is_said_and_comes_back_by_one_undo(): void
+    {
+        $old = $this->task('Packing film', 30);
+        $due = $this->task('Budget', dueOn: '2026-06-01');
+        $this->at('2026-05-20 08:00');
+        $touched = $this->task('Reading chair');
+        $this->artisan('nekto:minute')->assertSuccessful();
+        self::assertSame(TaskStage::Open, $old->refresh()->stage, 'only where the person wants it');
+
+        $this->put('/settings', ['someday_after' => '60'])->assertSessionHasNoErrors();
+        $this->artisan('nekto:minute')->assertSuccessful();
+        self::assertSame([TaskStage::Someday, TaskStage::Open, TaskStage::Open], [$old->refresh()->stage, $due->refresh()->stage, $touched->refresh()->stage]);
+        $this->get('/shape?morning=left')->assertSee('One task lay untouched for 60 days and went to someday: Packing film')->assertSee('Bring back');
+
+        $rested = $this->ines->planRevisions()->where('cause', 'rested')->sole();
+        $this->post('/plan/undo', ['revision' => $rested->id]);
+        self::assertSame(TaskStage::Open, $old->refresh()->stage);
+        $this->at('2026-05-21 08:00');
+        $this->artisan('nekto:minute')->assertSuccessful();
+        self::assertSame(TaskStage::Open, $old->refresh()->stage, 'what was brought back rests anew');
+        self::assertSame('2026-05-21', Clock::now()->format('Y-m-d'));
+    }
+}
