@@ -15,8 +15,11 @@ final readonly class CaughtLine
 {
     private LineParser $parser;
 
+    private Learned $learned;
+
     public function __construct(User $user, CarbonImmutable $now)
     {
+        $this->learned = new Learned($user);
         $local = $user->local($now);
         $projects = $user->projects()->whereNull('done_at')->pluck('name')->filter(static fn (string $name): bool => mb_strlen($name) > 2);
         $this->parser = new LineParser(
@@ -31,5 +34,16 @@ final readonly class CaughtLine
     public function understand(string $text, array $refused = []): Line
     {
         return $this->parser->parse($text, $refused);
+    }
+
+    /**
+     * The same with what similar lines got before, where this one says nothing of it.
+     *
+     * @param  list<string>  $refused
+     * @param  list<string>|null  $shown  proposals that the person has seen; null: they see them now
+     */
+    public function propose(string $text, array $refused, ?array $shown = null): Line
+    {
+        return $this->learned->with($this->understand($text, $refused), $refused, $shown);
     }
 }

@@ -30,11 +30,12 @@ final readonly class KeepLines
      * @param  list<OutlineItem>  $items
      * @param  array<int, list<string>>  $refused  what the person refused to have understood, by line
      * @param  array<string, mixed>  $more  further columns, as the source
+     * @param  array<int, list<string>>  $proposed  what was proposed and seen, by line
      * @return list<Task>
      */
-    public function __invoke(User $user, CaughtLine $caught, array $items, array $refused, CarbonImmutable $now, array $more = []): array
+    public function __invoke(User $user, CaughtLine $caught, array $items, array $refused, CarbonImmutable $now, array $more = [], array $proposed = []): array
     {
-        $lines = array_map(static fn (OutlineItem $item): Line => $caught->understand($item->text, $refused[$item->line] ?? []), $items);
+        $lines = array_map(static fn (OutlineItem $item): Line => $caught->propose($item->text, $refused[$item->line] ?? [], $proposed[$item->line] ?? []), $items);
         $projects = new ProjectNames($user);
 
         return $this->keep($user, $lines, array_map(
@@ -83,6 +84,7 @@ final readonly class KeepLines
         return new TaskDraft(
             [
                 'project_id' => $project === null ? null : $projects->ofSign($project)->id,
+                ...self::area($user, $line),
                 'title' => $line->title,
                 'typed' => trim($line->text),
                 'importance' => $line->importance(),
@@ -101,6 +103,15 @@ final readonly class KeepLines
             $line->contexts(),
             $link === null ? [] : [['address' => $link, 'title' => null]],
         );
+    }
+
+    /** @return array{area_id?: int} */
+    private static function area(User $user, Line $line): array
+    {
+        $name = $line->name(Kind::Area);
+        $id = $name === null ? null : $user->areas()->where('name', $name)->value('id');
+
+        return $id === null ? [] : ['area_id' => (int) $id];
     }
 
     /**

@@ -15,13 +15,16 @@ use Nekto\Core\Capture\Line;
 use Nekto\Core\Capture\Recurrence;
 use Nekto\Core\Capture\Understood;
 use Nekto\Core\Capture\When;
+use Nekto\Core\Propose\Proposal;
+use Nekto\Core\Propose\TellingWords;
+use Nekto\Core\Task\Demand;
 
 /** What was understood of a typed line, to be written beneath its words. */
 final readonly class Gloss
 {
     public function __construct(private User $user, private CarbonImmutable $now) {}
 
-    /** @return array{text: string, title: string, parts: list<array{kind: string, start: int, length: int, gloss: string, problem: bool, instead: string|null}>} */
+    /** @return array{text: string, title: string, parts: list<array{kind: string, start: int, length: int, gloss: string, problem: bool, instead: string|null, learned?: string, why?: string}>} */
     public function of(Line $line): array
     {
         return ['text' => $line->text, 'title' => $line->title, 'parts' => array_map(fn (Understood $part): array => [
@@ -31,6 +34,7 @@ final readonly class Gloss
             'gloss' => $part->problem === null ? $this->meaning($part, mb_substr($line->text, $part->start, $part->length)) : __("gather.problem.{$part->problem->value}"),
             'problem' => $part->problem !== null,
             'instead' => $part->instead,
+            ...($part->learned === null ? [] : ['learned' => $part->shown(), 'why' => $this->why($part->learned, $line->title)]),
         ], $line->parts)];
     }
 
@@ -72,6 +76,9 @@ final readonly class Gloss
     private function meaning(Understood $part, string $words): string
     {
         $value = $part->value;
+        if ($part->learned !== null) {
+            return __("gather.learned.{$part->kind->value}", ['what' => is_int($value) ? Times::duration($value) : ($value instanceof Demand ? $value->value : (is_string($value) ? $value : ''))]);
+        }
 
         return match (true) {
             is_int($value) && $part->kind === Kind::Minutes => str_ends_with($words, Times::duration($value))
@@ -83,6 +90,11 @@ final readonly class Gloss
             is_string($value) => __("gather.gloss.{$part->kind->value}", ['name' => $value]),
             default => __("gather.gloss.{$part->kind->value}"),
         };
+    }
+
+    private function why(Proposal $proposal, string $title): string
+    {
+        return __('gather.learned.why', ['had' => $proposal->had, 'of' => $proposal->of, 'word' => TellingWords::typed($title, $proposal->word)]);
     }
 
     private function when(When $when): string

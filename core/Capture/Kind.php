@@ -20,6 +20,7 @@ enum Kind: string
     case Importance = 'importance';
     case Demand = 'demand';
     case Project = 'project';
+    case Area = 'area';
     case Context = 'context';
     case Waiting = 'waiting';
 

@@ -13,6 +13,16 @@ final readonly class Line
     /** @param  list<Understood>  $parts  by their place in the line, not overlapping; those with a problem too */
     public function __construct(public string $text, public string $title, public array $parts) {}
 
+    /**
+     * The same with what similar lines got before, where the line says nothing of it.
+     *
+     * @param  list<Understood>  $learned
+     */
+    public function with(array $learned): self
+    {
+        return new self($this->text, $this->title, [...$this->parts, ...$learned]);
+    }
+
     public function minutes(): ?int
     {
         $value = $this->first(Kind::Minutes);

@@ -35,6 +35,14 @@ return [
         'ask' => 'asked about :when',
         'link' => 'link',
     ],
+    'learned' => [
+        'project' => 'in :what, as before',
+        'area' => 'area :what, as before',
+        'context' => 'context :what, as before',
+        'minutes' => ':what, as before',
+        'demand' => ':what, as before',
+        'why' => ':had of :of lines with “:word” got it. Press or Esc: leave it out',
+    ],
     'problem' => [
         'no_such_date' => 'There is no such date. Type a day of the calendar.',
         'no_such_time' => 'No clock shows that time.',

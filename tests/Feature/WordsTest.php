@@ -68,4 +68,29 @@ final class WordsTest extends FeatureTestCase
         self::assertSame(TaskStage::Open, $old->refresh()->stage, 'what was brought back rests anew');
         self::assertSame('2026-05-21', Clock::now()->format('Y-m-d'));
     }
+
+    #[Test]
+    public function what_similar_lines_got_is_proposed_and_taken_only_where_it_was_seen(): void
+    {
+        $project = $this->ines->projects()->create(['name' => 'Lender agreements', 'area_id' => $this->ines->areas()->firstOrFail()->id]);
+        for ($i = 0; $i < 6; $i++) {
+            $this->task("Ghent lender {$i}", 25)->update(['project_id' => $project->id]);
+        }
+        $other = $this->person('other@example.org');
+        $seen = $this->postJson('/gather/understand', ['lines' => 'Thank the Ghent lender'])->assertOk()
+            ->assertJsonPath('lines.0.title', 'Thank the Ghent lender')
+            ->assertJsonPath('lines.0.parts.0.learned', 'project Lender agreements')
+            ->assertJsonPath('lines.0.parts.0.gloss', 'in Lender agreements, as before')
+            ->assertJsonPath('lines.0.parts.1.gloss', '25 min, as before');
+
+        self::assertStringContainsString('6 of 6 lines with “Ghent”', (string) $seen->json('lines.0.parts.0.why'));
+        $this->postJson('/gather/understand', ['lines' => 'Thank the Ghent lender', 'refused' => "1:project ~\n1:minutes ~"])->assertJsonPath('lines.0.parts', []);
+        $this->post('/gather', ['lines' => "Unseen lender\nSeen lender\nRefused lender", 'proposed' => "2:project Lender agreements\n2:minutes 25\n3:project Lender agreements", 'refused' => '3:project ~']);
+        [$unseen, $taken, $refused] = $this->ines->tasks()->inbox()->orderBy('id')->get()->all();
+
+        self::assertSame([null, null], [$unseen->project_id, $unseen->estimate]);
+        self::assertSame([$project->id, 25], [$taken->project_id, $taken->estimate]);
+        self::assertNull($refused->project_id);
+        $this->actingAs($other)->postJson('/gather/understand', ['lines' => 'Thank the Ghent lender'])->assertJsonPath('lines.0.parts', []);
+    }
 }

@@ -50,7 +50,7 @@ final readonly class GatherController
         $lines = [];
         $items = $request->items();
         foreach ($items as $item) {
-            $lines[] = ['line' => $item->line, 'under' => count($item->under)] + $gloss->of($caught->understand($item->text, $refused[$item->line] ?? []));
+            $lines[] = ['line' => $item->line, 'under' => count($item->under)] + $gloss->of($caught->propose($item->text, $refused[$item->line] ?? []));
         }
 
         $subtasks = array_merge(...array_map(static fn (OutlineItem $item): array => $item->under, $items));
@@ -68,8 +68,9 @@ final readonly class GatherController
         $caught = new CaughtLine($user, $now);
         $items = $request->items();
         $refused = $request->refused();
-        $revision = $journal->record($user, RevisionCause::Caught, $now, static function () use ($user, $now, $keep, $caught, $items, $refused): void {
-            $keep($user, $caught, $items, $refused, $now);
+        $proposed = $request->proposed();
+        $revision = $journal->record($user, RevisionCause::Caught, $now, static function () use ($user, $now, $keep, $caught, $items, $refused, $proposed): void {
+            $keep($user, $caught, $items, $refused, $now, proposed: $proposed);
         });
         $first = $caught->understand($items[0]->text, $refused[$items[0]->line] ?? []);
 

@@ -28,6 +28,7 @@ final class LinesRequest extends FormRequest
                 }
             }],
             'refused' => ['nullable', 'string', 'max:20000'],
+            'proposed' => ['nullable', 'string', 'max:100000'],
         ];
     }
 
@@ -49,13 +50,25 @@ final class LinesRequest extends FormRequest
     /** @return array<int, list<string>> by the line of the text, from 1; as "due by friday" */
     public function refused(): array
     {
-        $refused = [];
-        foreach (explode("\n", str_replace("\r", '', $this->string('refused')->toString())) as $entry) { // as "1:due by friday"
+        return $this->byLine('refused');
+    }
+
+    /** @return array<int, list<string>> what was proposed and seen, by the line of the text, from 1; as "project catalogue" */
+    public function proposed(): array
+    {
+        return $this->byLine('proposed');
+    }
+
+    /** @return array<int, list<string>> */
+    private function byLine(string $field): array
+    {
+        $entries = [];
+        foreach (explode("\n", str_replace("\r", '', $this->string($field)->toString())) as $entry) { // as "1:due by friday"
             if (preg_match('/^(\d{1,4}):(.+)$/u', $entry, $part) === 1) {
-                $refused[(int) $part[1]][] = mb_strtolower($part[2]);
+                $entries[(int) $part[1]][] = mb_strtolower($part[2]);
             }
         }
 
-        return $refused;
+        return $entries;
     }
 }

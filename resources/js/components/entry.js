@@ -9,6 +9,7 @@ export default () => ({
     keep: 'Keep',
     refused: [],
     asked: 0,
+    proposedFor: '',
     init() {
         this.typed()
     },
@@ -16,8 +17,12 @@ export default () => ({
         clearTimeout(this.timer)
     },
     typed() {
-        if (this.$refs.text.value.trim() === '') {
+        const text = this.$refs.text.value
+        if (text.trim() === '') {
             this.refused = []
+        }
+        if (!text.startsWith(this.proposedFor.slice(0, 5))) { // another line: what was seen was of the last one
+            this.propose([])
         }
         this.draw([])
         clearTimeout(this.timer)
@@ -37,6 +42,7 @@ export default () => ({
         if (text.trim() === '') {
             this.summary = ''
             this.draw([])
+            this.propose([])
             return
         }
         const turn = ++this.asked
@@ -55,6 +61,14 @@ export default () => ({
         this.summary = answer.summary
         this.keep = answer.lines.length > 1 ? `Keep all ${answer.lines.length}` : 'Keep'
         this.draw([...answer.lines, ...answer.subtasks])
+        this.propose(answer.lines.flatMap((line) => line.parts.filter((part) => part.learned).map((part) => `${line.line}:${part.learned}`)))
+    },
+    /** Only what was seen is taken with the line. */
+    propose(seen) {
+        const form = this.$refs.form
+        const field = form.elements.proposed ?? form.appendChild(Object.assign(document.createElement('input'), { type: 'hidden', name: 'proposed' }))
+        field.value = seen.join('\n')
+        this.proposedFor = seen.length === 0 ? '' : this.$refs.text.value
     },
     /** A line comes with its number; list marks and blanks before it are not in its text, which stands in the field as it is. */
     draw(lines) {
@@ -101,6 +115,11 @@ export default () => ({
         gloss.textContent = part.gloss
         gloss.dataset.part = `${line}:${part.kind} ${words.trim().toLowerCase()}`
         gloss.title = 'Press or Esc: take it as plain words'
+        if (part.learned) {
+            span.className = 'understood understood-learned'
+            gloss.dataset.part = `${line}:${part.kind} ~`
+            gloss.title = part.why
+        }
         if (part.kind === 'subtask') { // where it stands says so, not a word of it
             gloss.disabled = true
             gloss.title = ''
