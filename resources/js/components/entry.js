@@ -81,7 +81,7 @@ export default () => ({
             const characters = [...raw]
             const offset = line ? [...raw.slice(0, Math.max(0, raw.indexOf(line.text)))].length : 0
             let at = 0
-            for (const part of line?.parts ?? []) {
+            for (const part of (line?.parts ?? []).filter((part) => !part.learned)) {
                 const from = offset + part.start
                 layer.append(characters.slice(at, from).join(''), this.bracket(characters.slice(from, from + part.length).join(''), part, i + 1, from))
                 at = from + part.length
@@ -89,8 +89,21 @@ export default () => ({
             layer.append(characters.slice(at).join('') + '\n')
         })
         this.apart()
+        this.drawLearned(lines)
         if (focused) {
-            layer.querySelector(`[data-part="${CSS.escape(focused)}"]`)?.focus()
+            this.$root.querySelector(`[data-part="${CSS.escape(focused)}"]`)?.focus()
+        }
+    },
+    /** What no word says, but similar lines got before, in a row of its own: of which line, if there are several. */
+    drawLearned(lines) {
+        const row = this.$refs.learned ?? this.$refs.glosses.appendChild(Object.assign(document.createElement('div'), { className: 'learned' }))
+        row.replaceChildren()
+        for (const line of lines) {
+            const parts = (line.parts ?? []).filter((part) => part.learned)
+            if (parts.length > 0 && lines.length > 1) {
+                row.append(Object.assign(document.createElement('span'), { className: 'learned-line soft', textContent: line.title }))
+            }
+            row.append(...parts.map((part) => this.gloss(part, line.line, `${part.kind} ~`, part.why)))
         }
     },
     /** Glosses of one line that would run into each other move on to the right. */
@@ -99,8 +112,10 @@ export default () => ({
         for (const gloss of this.$refs.glosses.querySelectorAll('.gloss-place')) {
             const box = gloss.getBoundingClientRect()
             const over = former && Math.abs(former.top - box.top) < 4 ? former.right + 6 - box.left : 0
-            if (over > 0) {
-                gloss.style.marginLeft = `${over}px`
+            const edge = this.$refs.glosses.getBoundingClientRect().right - 8
+            const move = Math.max(0, over) - Math.max(0, box.right + Math.max(0, over) - edge) // but not out of sight
+            if (move > 0 || (move < 0 && over <= 0)) {
+                gloss.style.marginLeft = `${move}px`
             }
             former = { top: box.top, right: box.right + Math.max(0, over) }
         }
@@ -109,21 +124,28 @@ export default () => ({
         const span = document.createElement('span')
         span.className = part.problem ? 'understood understood-problem' : 'understood'
         span.textContent = words
-        const gloss = document.createElement('button')
-        gloss.type = 'button'
-        gloss.className = 'gloss' + (part.problem ? ' gloss-problem' : '') + (at < 12 ? ' gloss-edge' : '')
-        gloss.textContent = part.gloss
-        gloss.dataset.part = `${line}:${part.kind} ${words.trim().toLowerCase()}`
-        gloss.title = 'Press or Esc: take it as plain words'
-        if (part.learned) {
-            span.className = 'understood understood-learned'
-            gloss.dataset.part = `${line}:${part.kind} ~`
-            gloss.title = part.why
-        }
+        const gloss = this.gloss(part, line, `${part.kind} ${words.trim().toLowerCase()}`, 'Press or Esc: take it as plain words')
         if (part.kind === 'subtask') { // where it stands says so, not a word of it
             gloss.disabled = true
             gloss.title = ''
         }
+        const place = document.createElement('span')
+        place.className = 'gloss-place' + (part.problem ? ' gloss-problem' : '') + (at < 12 ? ' gloss-edge' : '')
+        place.append(gloss)
+        if (part.instead) {
+            place.append(this.choice(words, part.instead, line, at))
+        }
+        span.append(place)
+        return span
+    },
+    /** What is understood, in words: pressed, or left by Esc, it is not taken. */
+    gloss(part, line, refusal, title) {
+        const gloss = document.createElement('button')
+        gloss.type = 'button'
+        gloss.className = 'gloss'
+        gloss.textContent = part.gloss
+        gloss.dataset.part = `${line}:${refusal}`
+        gloss.title = title
         const refuse = () => {
             this.refused.push(gloss.dataset.part)
             this.$refs.text.focus()
@@ -136,15 +158,7 @@ export default () => ({
                 refuse()
             }
         })
-        const place = document.createElement('span')
-        place.className = gloss.className.replace('gloss ', 'gloss-place ').replace(/^gloss$/, 'gloss-place')
-        gloss.className = 'gloss'
-        place.append(gloss)
-        if (part.instead) {
-            place.append(this.choice(words, part.instead, line, at))
-        }
-        span.append(place)
-        return span
+        return gloss
     },
     /** The other meaning that words may have: pressed, they are written so that only that one is left. */
     choice(words, instead, line, at) {

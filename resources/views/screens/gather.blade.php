@@ -13,6 +13,7 @@
                     x-on:input="typed" x-on:keydown="key" @error('lines') aria-invalid="true" aria-describedby="lines-error" @enderror>{{ old('lines', $shared ?? '') }}</textarea>
                 <div class="glosses" data-own x-ref="glosses" aria-live="polite"></div>
             </div>
+            <div class="learned" data-own x-ref="learned" aria-live="polite"></div>
             <input type="hidden" name="refused" x-ref="refused">
             @error('lines')<p class="error" id="lines-error">{{ $message }}</p>@enderror
             @error('line')<p class="error" role="alert">{{ $message }}</p>@enderror
