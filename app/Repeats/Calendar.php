@@ -6,6 +6,7 @@ namespace App\Repeats;
 
 use App\Models\Repeat;
 use App\Rows\RowMapper;
+use Nekto\Core\Capture\DayReader;
 use Nekto\Core\Capture\FirstDay;
 use Nekto\Core\Recurrence\Instances;
 use Nekto\Core\Recurrence\Rule;
@@ -61,7 +62,10 @@ final class Calendar
     /** So long after it was done; an open day if that is wanted. */
     public static function afterDone(Repeat $repeat, LocalDay $done): LocalDay
     {
-        $day = LocalDay::fromString((new \DateTimeImmutable($done->asString()))->add(new \DateInterval((string) $repeat->after_done))->format('Y-m-d'));
+        $units = ['D' => 'day', 'W' => 'week', 'M' => 'month', 'Y' => 'year'];
+        $day = preg_match('/^P(\d+)([DWMY])$/D', (string) $repeat->after_done, $part) === 1
+            ? DayReader::later($done, (int) $part[1], $units[$part[2]])
+            : LocalDay::fromString((new \DateTimeImmutable($done->asString()))->add(new \DateInterval((string) $repeat->after_done))->format('Y-m-d'));
 
         return $repeat->days_off === 'keep' ? $day : (self::openFrom($repeat, $day) ?? $day);
     }

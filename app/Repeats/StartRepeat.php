@@ -10,6 +10,7 @@ use App\Models\Task;
 use App\Time\Moments;
 use App\Time\Zones;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Recurrence\MonthDay;
 use Nekto\Core\Time\LocalDay;
 
 /** Makes a task the first occurrence of one that comes back. */
@@ -26,6 +27,7 @@ final readonly class StartRepeat
         if ($day === null) {
             return null;
         }
+        $rule = $rule === null ? null : MonthDay::kept($rule, $day->month(), $day->dayOfMonth());
         $begin = $rule === null ? $day : self::begin($rule, $from, $day);
         $repeat = $task->user->repeats()->create([
             'rule' => $rule, 'after_done' => $afterDone, 'days_off' => $daysOff, 'begins_on' => $begin->asString(), 'pattern' => Pattern::of($task, $day),

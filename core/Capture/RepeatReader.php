@@ -15,7 +15,7 @@ final readonly class RepeatReader
     private const DAYS = DayReader::WEEKDAY.'s?(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+|\s*[&\/]\s*|\s*[-–]\s*|\s+(?:to|through)\s+|\s+)'.DayReader::WEEKDAY.'s?(?![\w’\']))*';
 
     /** More than one day of the month: "the 1st and 15th". */
-    private const NUMBERS = '(?<numbers>'.DayReader::NUMBER.'(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+|\s*&\s*)(?:the\s+)?'.DayReader::NUMBER.')+)';
+    private const NUMBERS = '(?<numbers>'.DayReader::NUMBER.'(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+|\s*&\s*)(?:the\s+)?(?:'.DayReader::NUMBER.'|last\s+day))+)';
 
     private const PLACE = '(?<place>'.Numbers::ORDINAL.')(?:\s+(?<day>'.DayReader::WEEKDAY.'|(?:week|work|working\s+)day|day))?';
 
@@ -150,8 +150,8 @@ final readonly class RepeatReader
     /** @param  array<string, string>  $part */
     private static function monthDays(array $part): ?string
     {
-        preg_match_all('/\d+/', $part['numbers'], $found);
-        $days = array_values(array_unique(array_map(intval(...), $found[0])));
+        preg_match_all('/\d+|last/', $part['numbers'], $found);
+        $days = array_values(array_unique(array_map(static fn (string $day): int => $day === 'last' ? 31 : (int) $day, $found[0])));
         sort($days);
 
         return $days[0] < 1 || end($days) > 31 ? null : 'FREQ=MONTHLY;BYMONTHDAY='.implode(',', array_map(static fn (int $day): int => $day === 31 ? -1 : $day, $days));

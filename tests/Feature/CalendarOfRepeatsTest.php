@@ -87,6 +87,7 @@ final class CalendarOfRepeatsTest extends TestCase
             ['every day', 'every day'], ['every 3 days', 'every 3 days'], ['every weekday', 'every weekday'], ['every mon and thu', 'every week on Mon, Thu'], ['every 2 weeks on tuesday', 'every 2 weeks on Tue'],
             ['every month on the 15th', 'every month on day 15'], ['every month on the last day', 'every month on the last day'], ['every month on the last friday', 'every month on the last Fri'],
             ['every month on the last weekday', 'every month on the last weekday'], ['every year on 14 march', 'every year on 14 March'], ['every week until 30 april', 'every week until 30 April 2026'],
+            ['every month on the 1st and 15th', 'every month on the 1st and 15th'], ['on the 22nd and 31st of each month', 'every month on the 22nd and last day'], ['every month on the 30th', 'every month on day 30'], ['every 29 february', 'every year on 29 February'],
             ['every week for 10 times', 'every week, 10 times'], ['3 days after done', '3 days'], ['a month after done', 'a month'],
         ];
     }

@@ -37,6 +37,34 @@ final class RepeatTest extends FeatureTestCase
     }
 
     #[Test]
+    public function what_comes_monthly_on_the_31st_leaves_no_month_out(): void
+    {
+        $this->at('2026-01-31 08:00');
+        $this->post('/gather', ['lines' => "Pay the rent every month\nCheck the meter every month on the 30th"]);
+        foreach (['2026-02-28', '2026-03-31', '2026-04-30'] as $i => $next) {
+            $this->at(['2026-01-31 09:00', '2026-02-28 09:00', '2026-03-31 09:00'][$i]);
+            $this->done($this->ines->tasks()->whereNull('done_at')->where('title', 'Pay the rent')->sole());
+            self::assertSame($next, $this->ines->tasks()->whereNull('done_at')->where('title', 'Pay the rent')->sole()->due_on);
+        }
+        self::assertSame('2026-02-28', $this->ines->tasks()->where('title', 'Check the meter')->sole()->due_on);
+    }
+
+    #[Test]
+    public function a_set_time_comes_back_with_it_and_is_anchored_there(): void
+    {
+        $this->post('/gather', ['lines' => 'Team call every thursday at 11:00 for 30 min']);
+        $call = $this->ines->tasks()->sole();
+        $this->post("/weigh/{$call->id}", ['answer' => 'make_time', 'importance' => 2, 'estimate' => '30'])->assertSessionHasNoErrors();
+        self::assertContains('Thu 11:00–11:30 Team call!', $this->plan());
+        $this->at('2026-03-12 11:40');
+        $this->done($call->refresh());
+        $next = $this->open();
+
+        self::assertSame('2026-03-19 11:00', $next->set_at?->setTimezone('Europe/Lisbon')->format('Y-m-d H:i'));
+        self::assertContains('Thu 11:00–11:30 Team call!', $this->plan());
+    }
+
+    #[Test]
     public function after_it_is_done_it_comes_so_long_after(): void
     {
         $this->post('/gather', ['lines' => 'Clean the filter 2 weeks after done']);
