@@ -72,6 +72,7 @@ final class NewTasks
         $columns = $draft->columns;
         $title = trim((string) ($columns['title'] ?? ''));
         $sum = (int) array_sum(array_map(static fn (array $one): int => (int) $one['estimate'], $draft->subtasks));
+        $columns += ['by_steps' => ! isset($columns['estimate']) && $sum > 0];
         $columns['estimate'] ??= $sum > 0 ? $sum : null;
         if (in_array($columns['stage'] ?? null, [TaskStage::Waiting, TaskStage::Waiting->value], true)) {
             $columns['ask_on'] ??= AskAgain::on($user, $now);

@@ -28,6 +28,7 @@ final readonly class TaskDoor
         $task->update([
             ...array_diff_key($columns, ['left' => true]),
             ...self::belonging($task, $columns),
+            ...(array_key_exists('estimate', $columns) && $columns['estimate'] !== $task->estimate && ! isset($columns['by_steps']) ? ['by_steps' => false] : []), // somebody said it
             ...self::said($task, $columns, $now),
             ...self::stage($task, $columns, $now),
             ...self::asked($task, $columns, $now),

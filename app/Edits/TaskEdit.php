@@ -7,11 +7,13 @@ namespace App\Edits;
 use App\Models\PlanRevision;
 use App\Models\RefusedTime;
 use App\Models\RevisionCause;
+use App\Models\Subtask;
 use App\Models\Task;
 use App\Models\User;
 use App\Planning\Replan;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Nekto\Core\Task\Shares;
 use Nekto\Core\Time\Grid;
 
 /** Changes of tasks that may move their place: recorded like every other, and the plan follows once there is one. */
@@ -56,27 +58,35 @@ final readonly class TaskEdit
     }
 
     /**
-     * A change of what belongs to a task. Estimates of subtasks add up to its own; who ticks one off says what is left:
-     * those not done.
+     * A change of what belongs to a task. Who ticks a step off says what is left: what is not done. A task of which nobody
+     * said how long it takes follows what its steps add up to; what somebody said stays.
      *
      * @param  \Closure(): void  $change
      */
     public function around(Task $task, CarbonImmutable $now, \Closure $change): ?PlanRevision
     {
         return $this->replan->after($task->user, $now, function () use ($task, $now, $change): void {
-            [$sumBefore, $leftBefore] = self::subtaskMinutes($task);
+            $done = self::done($task);
             $change();
-            [$sum, $left] = self::subtaskMinutes($task);
-            if ($sum > 0) {
-                $this->door->change($task, ['estimate' => $sum, ...($left - $leftBefore === $sum - $sumBefore ? [] : ['left' => max(Grid::STEP, $left)])], $now);
+            $follows = $task->by_steps || $task->estimate === null;
+            $sum = (int) $task->subtasks()->sum('estimate');
+            $estimate = $follows && $sum > 0 ? $sum : $task->estimate;
+            $left = $done === self::done($task) ? [] : ['left' => max(Grid::STEP, self::shares($task, $estimate)->left)];
+            if ($estimate !== null && ($left !== [] || $estimate !== $task->estimate)) {
+                $this->door->change($task, ['estimate' => $estimate, 'by_steps' => $follows && $sum > 0, ...$left], $now);
             }
         });
     }
 
-    /** @return array{int, int} minutes of all subtasks, and of those not done */
-    private static function subtaskMinutes(Task $task): array
+    /** @return list<int> of the steps that are done */
+    private static function done(Task $task): array
     {
-        return [(int) $task->subtasks()->sum('estimate'), (int) $task->subtasks()->whereNull('done_at')->sum('estimate')];
+        return array_values($task->subtasks()->whereNotNull('done_at')->pluck('id')->all());
+    }
+
+    private static function shares(Task $task, ?int $estimate): Shares
+    {
+        return new Shares($estimate, array_values($task->subtasks()->get()->map(static fn (Subtask $one): array => [$one->estimate, $one->done_at !== null])->all()));
     }
 
     /** @param  Collection<int, Task>  $tasks */

@@ -38,6 +38,7 @@ use Nekto\Core\Task\Left;
  * @property int|null $said minutes last said to be left; the estimate, until somebody says otherwise
  * @property CarbonImmutable|null $said_at UTC, since when what is worked counts against it; null = all of it
  * @property int|null $expected minutes that the plan expects in all instead; null = as said
+ * @property bool $by_steps its estimate is what its steps add up to; else somebody said it
  * @property int|null $estimate_begun minutes, the estimate when the work began
  * @property int $min_chunk minutes
  * @property int $max_chunk minutes
@@ -80,7 +81,7 @@ final class Task extends Model
 
     protected $fillable = [
         'area_id', 'title', 'short', 'note', 'stage', 'source', 'typed', 'importance', 'push', 'due_on', 'due_at', 'due_hard',
-        'not_before', 'estimate', 'said', 'said_at', 'estimate_begun', 'min_chunk', 'max_chunk', 'demand', 'carried', 'done_at', 'project_id', 'section_id',
+        'not_before', 'estimate', 'said', 'said_at', 'by_steps', 'estimate_begun', 'min_chunk', 'max_chunk', 'demand', 'carried', 'done_at', 'project_id', 'section_id',
         'hours_set_id', 'repeat_id', 'occurs_on', 'position', 'picked_on', 'key', 'set_at', 'part', 'splits', 'waiting_for', 'waiting_since',
         'ask_on', 'return_on', 'origin', 'created_at',
     ];
@@ -88,7 +89,7 @@ final class Task extends Model
     /** The columns' own defaults, so that a new task can be looked at before it is read back. */
     protected $attributes = [
         'stage' => 'inbox', 'source' => 'typed', 'push' => 0, 'due_hard' => false, 'min_chunk' => 15, 'max_chunk' => 120,
-        'demand' => 'light', 'carried' => 0, 'said' => null, 'said_at' => null, 'estimate_begun' => null, 'expected' => null, 'project_id' => null, 'section_id' => null, 'hours_set_id' => null, 'repeat_id' => null, 'occurs_on' => null,
+        'demand' => 'light', 'carried' => 0, 'said' => null, 'said_at' => null, 'by_steps' => false, 'estimate_begun' => null, 'expected' => null, 'project_id' => null, 'section_id' => null, 'hours_set_id' => null, 'repeat_id' => null, 'occurs_on' => null,
         'position' => 0, 'picked_on' => null, 'key' => false, 'set_at' => null, 'part' => null, 'splits' => true, 'waiting_for' => null,
         'waiting_since' => null, 'ask_on' => null, 'return_on' => null, 'origin' => null,
     ];
@@ -265,6 +266,7 @@ final class Task extends Model
             'hours_set_id' => 'integer',
             'key' => 'boolean',
             'splits' => 'boolean',
+            'by_steps' => 'boolean',
             'set_at' => 'immutable_datetime',
             'created_at' => 'immutable_datetime',
             'deleted_at' => 'immutable_datetime',

@@ -97,6 +97,7 @@ final class ProjectTest extends FeatureTestCase
     public function subtasks_add_up_tick_off_and_change_places(): void
     {
         $task = $this->task('Hang room 3', 15);
+        $task->update(['estimate' => null, 'said' => null]);
         $this->post("/tasks/{$task->id}/subtasks", ['lines' => "Measure 20 min\n- [x] Order hooks 10 min\nHang for 1h"]);
         self::assertSame([90, 80], [$task->refresh()->estimate, $task->minutesLeft(Clock::now())]);
         [$measure, , $hang] = $task->subtasks()->get()->all();
@@ -111,6 +112,27 @@ final class ProjectTest extends FeatureTestCase
         $this->delete("/subtasks/{$hang->id}");
         self::assertSame(30, $task->refresh()->estimate);
         $this->post("/tasks/{$task->id}/subtasks", ['lines' => " \n"])->assertSessionHasErrors('lines');
+    }
+
+    #[Test]
+    public function what_somebody_said_a_task_takes_is_never_written_over_by_its_steps(): void
+    {
+        $task = $this->task('Hang room 3', 60);
+        $this->post("/tasks/{$task->id}/subtasks", ['lines' => "Measure 20 min\nDrill\nHang"]);
+        self::assertSame([60, 60], [$task->refresh()->estimate, $task->minutesLeft(Clock::now())]);
+        $this->patch("/subtasks/{$task->subtasks()->where('title', 'Drill')->sole()->id}", ['done' => 1]);
+        self::assertSame([60, 40], [$task->refresh()->estimate, $task->minutesLeft(Clock::now())], 'a step of which nothing was said has its share');
+        $this->patch("/subtasks/{$task->subtasks()->where('title', 'Hang')->sole()->id}", ['estimate' => '90']);
+        self::assertSame(60, $task->refresh()->estimate);
+
+        $task = $this->task('Pack', 60);
+        $task->update(['estimate' => null, 'said' => null]);
+        $this->post("/tasks/{$task->id}/subtasks", ['lines' => 'Wrap 20 min']);
+        $this->post("/tasks/{$task->id}/subtasks", ['lines' => 'Crate 30 min']);
+        self::assertSame(50, $task->refresh()->estimate, 'of one that nobody estimated they add up');
+        $this->patch("/tasks/{$task->id}", ['estimate' => '2 h'])->assertSessionHasNoErrors();
+        $this->post("/tasks/{$task->id}/subtasks", ['lines' => 'Label 10 min']);
+        self::assertSame(120, $task->refresh()->estimate, 'until somebody says it');
     }
 
     #[Test]

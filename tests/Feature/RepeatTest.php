@@ -165,13 +165,13 @@ final class RepeatTest extends FeatureTestCase
     {
         $task = $this->task('Lender visit', 60, dueOn: '2026-03-18');
         $this->post("/tasks/{$task->id}/subtasks", ['lines' => "Book the room 10 min\nWalk the route 30 min"]);
-        self::assertSame(40, $task->refresh()->estimate);
+        self::assertSame(60, $task->refresh()->estimate);
         $this->post("/tasks/{$task->id}/template", ['name' => 'Visit']);
         $template = $this->ines->templates()->sole();
 
         $this->post("/templates/{$template->id}", ['day' => '2026-04-01'])->assertSessionHasNoErrors();
         $made = $this->ines->tasks()->with('subtasks')->latest('id')->firstOrFail();
-        self::assertSame(['Lender visit', '2026-04-08', 40, ['Book the room', 'Walk the route']], [$made->title, $made->due_on, $made->estimate, $made->subtasks->pluck('title')->all()]);
+        self::assertSame(['Lender visit', '2026-04-08', 60, ['Book the room', 'Walk the route']], [$made->title, $made->due_on, $made->estimate, $made->subtasks->pluck('title')->all()]);
         $this->post("/templates/{$template->id}", ['day' => '2026-02-31'])->assertSessionHasErrors('day');
     }
 

@@ -202,7 +202,7 @@ final class UndoTest extends FeatureTestCase
     #[Test]
     public function no_column_that_planning_asks_is_left_out_of_undo(): void
     {
-        $planning = ['importance', 'push', 'due_on', 'due_at', 'due_hard', 'not_before', 'estimate', 'said', 'said_at', 'estimate_begun', 'min_chunk', 'max_chunk', 'demand', 'carried', 'area_id', 'project_id', 'section_id',
+        $planning = ['importance', 'push', 'due_on', 'due_at', 'due_hard', 'not_before', 'estimate', 'said', 'said_at', 'by_steps', 'estimate_begun', 'min_chunk', 'max_chunk', 'demand', 'carried', 'area_id', 'project_id', 'section_id',
             'hours_set_id', 'position', 'picked_on', 'key', 'set_at', 'part', 'splits', 'stage', 'done_at', 'deleted_at', 'waiting_for', 'waiting_since', 'ask_on', 'return_on', 'repeat_id', 'occurs_on', 'title'];
 
         self::assertSame([], array_intersect($planning, Guarded::TABLES['tasks']));

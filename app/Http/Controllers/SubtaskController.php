@@ -14,7 +14,7 @@ use App\Wording\Said;
 use Illuminate\Http\RedirectResponse;
 use Nekto\Core\Capture\DurationReader;
 
-/** The steps of a task. Their estimates add up to the task's. */
+/** The steps of a task. */
 final readonly class SubtaskController
 {
     /** Letters of a step, its estimate included. */
