@@ -17,6 +17,7 @@ final readonly class Draft
      * @param  int|null  $minutes  estimate
      * @param  list<string>  $contexts
      * @param  list<array{title: string, estimate: int|null, done: bool}>  $subtasks
+     * @param  array<string, mixed>|null  $own  the whole line, of our own format
      */
     public function __construct(
         public int $line,
@@ -36,7 +37,14 @@ final readonly class Draft
         public ?string $link = null,
         public ?string $rule = null,
         public ?CarbonImmutable $caughtAt = null,
+        public ?array $own = null,
     ) {}
+
+    /** False for what a file tells beside tasks: areas, hours, rules. */
+    public function isTask(): bool
+    {
+        return ($this->own['is'] ?? 'task') === 'task';
+    }
 
     /** @return array<string, mixed> as JSON can hold it */
     public function asJson(): array

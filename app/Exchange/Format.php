@@ -13,6 +13,9 @@ enum Format: string
     case ICalendar = 'icalendar';
     case Mail = 'mail';
 
+    /** Our own: everything, so that an account comes back. */
+    case Own = 'nekto';
+
     /** By the file's name, and where that says nothing by its beginning. */
     public static function guess(string $name, string $text): self
     {
@@ -21,8 +24,10 @@ enum Format: string
             'md', 'markdown' => self::Markdown,
             'ics', 'ical', 'vcs' => self::ICalendar,
             'eml', 'mbox', 'mbx' => self::Mail,
+            'jsonl' => self::Own,
             default => match (true) {
                 str_starts_with(ltrim($text), 'BEGIN:VCALENDAR') => self::ICalendar,
+                str_starts_with(ltrim($text), '{"is":"') => self::Own,
                 preg_match('/^(?:From \S+|(?:From|Received|Return-Path|Delivered-To|MIME-Version|Message-ID|Subject|Date): )/i', ltrim($text)) === 1 => self::Mail,
                 preg_match('/^\s*[-*+]\s+\[[ xX]\]\s/m', $text) === 1 => self::Markdown,
                 default => self::TodoTxt,
@@ -37,11 +42,11 @@ enum Format: string
 
     public function fileName(): string
     {
-        return 'nekto.'.['todotxt' => 'txt', 'csv' => 'csv', 'markdown' => 'md', 'icalendar' => 'ics', 'mail' => 'mbox'][$this->value];
+        return 'nekto.'.['todotxt' => 'txt', 'csv' => 'csv', 'markdown' => 'md', 'icalendar' => 'ics', 'mail' => 'mbox', 'nekto' => 'jsonl'][$this->value];
     }
 
     public function mediaType(): string
     {
-        return ['todotxt' => 'text/plain', 'csv' => 'text/csv', 'markdown' => 'text/markdown', 'icalendar' => 'text/calendar', 'mail' => 'application/mbox'][$this->value];
+        return ['todotxt' => 'text/plain', 'csv' => 'text/csv', 'markdown' => 'text/markdown', 'icalendar' => 'text/calendar', 'mail' => 'application/mbox', 'nekto' => 'application/jsonl'][$this->value];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Exchange\Own\OwnReader;
 use App\Files\PlainText;
 use App\Files\UnreadableFile;
 use App\ICalendar\CalendarSplitter;
@@ -36,7 +37,7 @@ final readonly class ReadFile
 
     public static function isQuick(Format $format, string $bytes): bool
     {
-        return strlen($bytes) <= self::AT_ONCE && in_array($format, [Format::TodoTxt, Format::Csv, Format::Markdown], true);
+        return strlen($bytes) <= self::AT_ONCE && in_array($format, [Format::TodoTxt, Format::Csv, Format::Markdown, Format::Own], true);
     }
 
     /**
@@ -60,6 +61,7 @@ final readonly class ReadFile
             Format::Csv => (new CsvReader($this->user, $this->now))->read($text, $columns),
             Format::Markdown => (new MarkdownReader($this->user, $this->now))->read($text),
             Format::ICalendar => (new TodoReader($this->user))->read($text),
+            Format::Own => (new OwnReader)->read($text),
         };
     }
 

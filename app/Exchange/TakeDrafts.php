@@ -7,6 +7,8 @@ namespace App\Exchange;
 use App\Edits\NewTasks;
 use App\Edits\ProjectNames;
 use App\Edits\TaskDraft;
+use App\Exchange\Own\Key;
+use App\Exchange\Own\TakeOwn;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\User;
@@ -28,6 +30,12 @@ final readonly class TakeDrafts
         $known = self::known($user, $drafts);
         $new = array_values(array_filter($drafts, static fn (Draft $draft): bool => ! isset($known[$draft->key])));
         $revision = $this->journal->record($user, RevisionCause::Imported, $now, function () use ($user, $new, $source, $now): void {
+            $own = array_values(array_filter($new, static fn (Draft $draft): bool => $draft->own !== null));
+            if ($own !== []) {
+                (new TakeOwn($user, $this->births))($own, $now);
+
+                return;
+            }
             $projects = new ProjectNames($user);
             $tasks = $this->births->all($user, array_map(static fn (Draft $draft): TaskDraft => self::born($draft, $projects, $source, $now), $new), $now);
             foreach ($new as $i => $draft) {
@@ -35,7 +43,9 @@ final readonly class TakeDrafts
             }
         });
 
-        return [count($new), count($drafts) - count($new), $revision];
+        $isTask = static fn (Draft $draft): bool => $draft->isTask();
+
+        return [count(array_filter($new, $isTask)), count(array_filter($drafts, $isTask)) - count(array_filter($new, $isTask)), $revision];
     }
 
     /**
@@ -47,6 +57,10 @@ final readonly class TakeDrafts
         $known = [];
         foreach (array_chunk(array_map(static fn (Draft $draft): string => $draft->key, $drafts), 500) as $keys) {
             $known += array_fill_keys($user->tasks()->withTrashed()->whereIn('origin', $keys)->pluck('origin')->all(), true);
+        }
+
+        foreach (array_chunk(Key::own($user, array_map(static fn (Draft $draft): string => $draft->key, $drafts)), 500, true) as $own) { // the account's own, read back
+            $known += array_fill_keys(array_keys(array_intersect($own, $user->tasks()->withTrashed()->whereKey(array_values($own))->pluck('id')->all())), true);
         }
 
         return $known;

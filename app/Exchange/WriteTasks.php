@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Exchange\Own\WriteOwn;
 use App\Models\Context;
 use App\Models\Subtask;
 use App\Models\Task;
@@ -29,6 +30,7 @@ final readonly class WriteTasks
             Format::Markdown => $this->markdown($tasks),
             Format::ICalendar => $this->calendar($tasks),
             Format::Mail => $tasks->map($this->mail(...))->implode(''),
+            Format::Own => implode('', iterator_to_array((new WriteOwn($this->user, $this->now))(), false)),
         };
     }
 

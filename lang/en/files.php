@@ -3,7 +3,10 @@
 declare(strict_types=1);
 
 return [
-    'formats' => ['todotxt' => 'todo.txt', 'csv' => 'CSV table', 'markdown' => 'Markdown check list', 'icalendar' => 'iCalendar to-dos', 'mail' => 'mail'],
+    'formats' => ['todotxt' => 'todo.txt', 'csv' => 'CSV table', 'markdown' => 'Markdown check list', 'icalendar' => 'iCalendar to-dos', 'mail' => 'mail', 'nekto' => 'everything, Nekto’s own'],
+    'own_unreadable' => 'This line is cut off or no JSON; it is left out.',
+    'own_unknown' => 'This line is of no kind that Nekto writes; it is left out.',
+    'own_newer' => 'This file was written by a newer Nekto. What is known of it is taken.',
     'no_text' => 'This is no text file: nothing in it can be read. Export it as text, a table (CSV) or iCalendar first.',
     'no_mail' => 'This is no mail message. Save the message as .eml or the folder as mbox, and bring that in.',
     'no_calendar' => 'This is no iCalendar file: it does not begin with BEGIN:VCALENDAR.',
@@ -11,7 +14,7 @@ return [
     'mail_unreadable' => 'The text of this message could not be read; only its head was taken.',
     'word_not_read' => '“:words” could not be read; it stays in the title.',
     'no_list_item' => '“:words” is no list item; it is left out.',
-    'no_title_column' => 'No column holds the titles. Say below which one does.',
+    'no_title_column' => 'No column holds the titles. Say above which one does.',
     'no_title' => 'This row has no title; it is left out.',
     'no_estimate' => '“:words” is no duration; the estimate is left open.',
     'no_importance' => '“:words” is not low, medium, high or vital; it stays unweighed.',

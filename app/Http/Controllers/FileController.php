@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Exchange\CsvReader;
 use App\Exchange\Draft;
 use App\Exchange\Format;
+use App\Exchange\Own\WriteOwn;
 use App\Exchange\ReadFile;
 use App\Exchange\TakeDrafts;
 use App\Exchange\TakeFile;
@@ -24,6 +25,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Tasks from files, each looked at before it is taken, and into files. */
 final readonly class FileController
@@ -105,9 +107,16 @@ final readonly class FileController
         return redirect('/gather/files');
     }
 
-    public function export(string $format, #[CurrentUser] User $user): Response
+    public function export(string $format, #[CurrentUser] User $user): Response|StreamedResponse
     {
         $format = Format::tryFrom($format) ?? abort(404);
+        if ($format === Format::Own) {
+            return response()->streamDownload(static function () use ($user): void {
+                foreach ((new WriteOwn($user, Clock::now()))() as $line) {
+                    echo $line;
+                }
+            }, $format->fileName(), ['Content-Type' => $format->mediaType().'; charset=UTF-8']);
+        }
         $tasks = $user->tasks()->with(['area', 'project', 'contexts', 'links', 'subtasks', 'repeat'])->orderBy('created_at')->orderBy('id')->get();
 
         return response((new WriteTasks($user, Clock::now()))($format, $tasks), 200, [

@@ -16,10 +16,18 @@ final class FileRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'file' => ['bail', 'required_without:text', 'nullable', 'file', 'max:5120'],
+            'file' => ['bail', 'required_without:text', 'nullable', 'file', 'max:'.($this->isOwn() ? 25_600 : 5120)],
             'text' => ['nullable', 'string', 'max:2000000'],
             'format' => ['nullable', Rule::enum(Format::class)],
         ];
+    }
+
+    /** Everything of an account is longer than a list. */
+    private function isOwn(): bool
+    {
+        $file = $this->file('file');
+
+        return $this->chosenFormat() === Format::Own || ($file instanceof UploadedFile && strtolower($file->getClientOriginalExtension()) === 'jsonl');
     }
 
     /** @return array<string, string> */
