@@ -4,10 +4,17 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Models\TaskStage;
 use App\Models\User;
+use App\Time\Moments;
+use App\Time\Zones;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Capture\ClockReader;
 use Nekto\Core\Capture\DayReader;
 use Nekto\Core\Capture\DurationReader;
+use Nekto\Core\Capture\Outline;
+use Nekto\Core\Capture\OutlineItem;
+use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Time\InvalidTime;
 use Nekto\Core\Time\LocalDay;
@@ -28,6 +35,11 @@ final readonly class CsvReader
         'waiting' => ['waiting', 'waiting for'],
         'link' => ['link', 'url', 'address'],
         'done' => ['done', 'completed', 'status', 'complete', 'finished'],
+        'stage' => ['stage'],
+        'demand' => ['demand'],
+        'area' => ['area'],
+        'repeat' => ['repeat', 'repeats', 'recurrence'],
+        'subtasks' => ['subtasks', 'steps', 'checklist'],
         'id' => ['id', 'uid', 'key'],
     ];
 
@@ -94,8 +106,10 @@ final readonly class CsvReader
             return [null, [__('files.no_title')]];
         }
         $wrong = [];
-        $due = $this->day($facts['due'] ?? '', $wrong);
-        $start = $this->day($facts['start'] ?? '', $wrong);
+        [$due, $dueAt] = $this->moment($facts['due'] ?? '', $wrong);
+        [$start, $startAt] = $this->moment($facts['start'] ?? '', $wrong);
+        [, $own] = OwnWords::apart('repeat:'.trim($facts['repeat'] ?? '').' id:'.trim($facts['id'] ?? ''));
+        preg_match_all('/https?:\/\/\S+/i', $facts['link'] ?? '', $links);
         $minutes = null;
         if (($facts['estimate'] ?? '') !== '') {
             $read = DurationReader::read($facts['estimate']);
@@ -108,19 +122,52 @@ final readonly class CsvReader
 
         return [new Draft(
             line: $line,
-            key: ($facts['id'] ?? '') !== '' ? Format::Csv->value.':id:'.mb_substr($facts['id'], 0, 150) : $keys->of($title, $facts['project'] ?? ''),
+            key: $own['id'] ?? null ?: (($facts['id'] ?? '') !== '' ? Format::Csv->value.':id:'.mb_substr($facts['id'], 0, 150) : $keys->of($title, $facts['project'] ?? '')),
             title: $title,
             done: in_array(mb_strtolower($facts['done'] ?? ''), self::YES, true),
             note: ($facts['note'] ?? '') === '' ? null : $facts['note'],
             importance: $importance,
-            due: $due,
-            start: $start === null ? null : CarbonImmutable::createFromFormat('Y-m-d H:i', "{$start} 00:00", $this->user->zone)?->utc(),
+            due: $dueAt === null ? $due : null,
+            dueAt: $dueAt,
+            start: $startAt ?? ($start === null ? null : CarbonImmutable::createFromFormat('Y-m-d H:i', "{$start} 00:00", $this->user->zone)?->utc()),
             minutes: $minutes,
             project: ($facts['project'] ?? '') === '' ? null : mb_substr($facts['project'], 0, 200),
             contexts: array_values(array_filter(array_map(static fn (string $one): string => ltrim(trim($one), '@'), preg_split('/[,;|]/u', $facts['contexts'] ?? '') ?: []), static fn (string $one): bool => $one !== '')),
             waitingFor: ($facts['waiting'] ?? '') === '' ? null : mb_substr($facts['waiting'], 0, 200),
-            link: preg_match('/^https?:\/\//i', $facts['link'] ?? '') === 1 ? $facts['link'] : null,
+            subtasks: self::subtasks($facts['subtasks'] ?? ''),
+            links: $links[0],
+            rule: $own['rule'] ?? null,
+            afterDone: $own['after_done'] ?? null,
+            stage: TaskStage::tryFrom($facts['stage'] ?? ''),
+            demand: Demand::tryFrom($facts['demand'] ?? ''),
+            area: ($facts['area'] ?? '') === '' ? null : mb_substr($facts['area'], 0, 200),
         ), $wrong];
+    }
+
+    /**
+     * A line each, ticked ones with "[x]", an estimate at the end.
+     *
+     * @return list<array{title: string, estimate: int|null, done: bool}>
+     */
+    private static function subtasks(string $cell): array
+    {
+        return array_map(static function (OutlineItem $item): array {
+            [$title, $minutes] = DurationReader::apart($item->text);
+
+            return ['title' => $title, 'estimate' => $minutes, 'done' => $item->done];
+        }, Outline::of($cell, nested: false));
+    }
+
+    /**
+     * @param  list<string>  $wrong
+     * @return array{string|null, CarbonImmutable|null} a day, and the moment where a time stands with it
+     */
+    private function moment(string $text, array &$wrong): array
+    {
+        $day = $this->day($text, $wrong);
+        $time = $day !== null && preg_match('/[T ](\d{1,2}:\d{2})$/', trim($text), $part) === 1 ? ClockReader::read($part[1]) : -1;
+
+        return [$day, $day === null || $time < 0 ? null : Moments::moment(Zones::named($this->user->zone)->at(LocalDay::fromString($day), $time))];
     }
 
     /** @param  list<string>  $wrong */
@@ -151,7 +198,7 @@ final readonly class CsvReader
         $facts = [];
         foreach ($columns as $i => $what) {
             if ($what !== '') {
-                $facts[$what] = trim(($facts[$what] ?? '').' '.trim(self::plain($cells[$i] ?? '')));
+                $facts[$what] = trim(($facts[$what] ?? '').' '.trim(self::plain($cells[$i] ?? '')), ' ');
             }
         }
 

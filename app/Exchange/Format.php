@@ -35,6 +35,30 @@ enum Format: string
         };
     }
 
+    /** What may be said of a task, as a page and a test go through it. */
+    public const FIELDS = [
+        'title', 'note', 'importance', 'demand', 'due', 'due_time', 'start', 'start_time', 'estimate', 'area', 'project', 'contexts', 'subtasks', 'subtask_minutes', 'repeat', 'after_done', 'waiting', 'links', 'stage', 'done',
+        'ask', 'set_time', 'pick', 'push', 'part', 'section', 'history',
+    ];
+
+    private const NOWHERE = ['ask', 'set_time', 'pick', 'push', 'part', 'section', 'history'];
+
+    /**
+     * Of these, what a file of the format does not bring back: said before it is written.
+     *
+     * @return list<string>
+     */
+    public function loses(): array
+    {
+        return match ($this) {
+            self::Own => [],
+            self::ICalendar, self::Csv => self::NOWHERE,
+            self::Markdown => ['area', ...self::NOWHERE],
+            self::TodoTxt => ['note', 'area', 'subtasks', 'subtask_minutes', ...self::NOWHERE],
+            self::Mail => array_values(array_diff(self::FIELDS, ['title', 'note'])),
+        };
+    }
+
     public function word(): string
     {
         return __("files.formats.{$this->value}");

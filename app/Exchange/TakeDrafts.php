@@ -37,9 +37,10 @@ final readonly class TakeDrafts
                 return;
             }
             $projects = new ProjectNames($user);
-            $tasks = $this->births->all($user, array_map(static fn (Draft $draft): TaskDraft => self::born($draft, $projects, $source, $now), $new), $now);
+            $areas = $user->areas()->pluck('id', 'name')->all();
+            $tasks = $this->births->all($user, array_map(static fn (Draft $draft): TaskDraft => self::born($draft, $projects, $areas, $source, $now), $new), $now);
             foreach ($new as $i => $draft) {
-                $draft->rule === null || $draft->done || ($this->repeats)($tasks[$i], $draft->rule, null, $now);
+                ($draft->rule === null && $draft->afterDone === null) || $draft->done || ($this->repeats)($tasks[$i], $draft->rule, $draft->rule === null ? $draft->afterDone : null, $now);
             }
         });
 
@@ -66,13 +67,17 @@ final readonly class TakeDrafts
         return $known;
     }
 
-    private static function born(Draft $draft, ProjectNames $projects, string $source, CarbonImmutable $now): TaskDraft
+    /** @param  array<string, int>  $areas  ids by name */
+    private static function born(Draft $draft, ProjectNames $projects, array $areas, string $source, CarbonImmutable $now): TaskDraft
     {
         $project = ProjectNames::words((string) $draft->project);
 
         return new TaskDraft(
             [
                 'project_id' => $project === '' ? null : $projects->of($project)->id,
+                ...($draft->area === null || ! isset($areas[$draft->area]) ? [] : ['area_id' => $areas[$draft->area]]),
+                ...($draft->stage === null ? [] : ['stage' => $draft->stage->value]),
+                ...($draft->demand === null ? [] : ['demand' => $draft->demand->value]),
                 'title' => $draft->title,
                 'note' => $draft->note,
                 'source' => $source,
@@ -88,7 +93,7 @@ final readonly class TakeDrafts
             ],
             $draft->subtasks,
             $draft->contexts,
-            $draft->link === null ? [] : [['address' => $draft->link, 'title' => null]],
+            array_map(static fn (string $address): array => ['address' => $address, 'title' => null], array_values(array_unique(array_filter([$draft->link, ...$draft->links])))),
         );
     }
 }

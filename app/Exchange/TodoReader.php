@@ -12,8 +12,10 @@ use App\ICalendar\DescribedZone;
 use App\ICalendar\Parsed;
 use App\ICalendar\UnreadableCalendar;
 use App\ICalendar\ZoneNames;
+use App\Models\TaskStage;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Time\Offsets;
 use Sabre\VObject\Component\VTodo;
@@ -39,21 +41,43 @@ final readonly class TodoReader
             throw new UnreadableFile(__('files.no_calendar'));
         }
         yield from self::problems($problems);
-        foreach ($todos as $todo) {
-            $problems = [];
-            try {
-                foreach (Parsed::calendar($todo->text, forgiving: true)->select('VTODO') as $one) {
-                    if ($one instanceof VTodo) {
-                        yield Parsed::quietly(function () use ($one, $todo, &$problems): Draft {
-                            return $this->draft($one, $todo, $problems);
-                        });
+        $parents = Family::of(array_map(static fn (CalendarComponent $todo): string => $todo->text, $todos));
+        $steps = [];
+        foreach ([true, false] as $ofSteps) { // steps come first, so that what they belong to can take them along
+            foreach ($todos as $i => $todo) {
+                if (isset($parents[$i]) !== $ofSteps) {
+                    continue;
+                }
+                foreach ($this->one($todo, $steps[$i] ?? []) as $one) {
+                    if ($ofSteps && $one instanceof Draft) {
+                        $steps[$parents[$i]][] = ['title' => $one->title, 'estimate' => $one->minutes, 'done' => $one->done];
+                    } else {
+                        yield $one;
                     }
                 }
-            } catch (ParseException $error) {
-                $problems[] = ['line' => $todo->line, 'what' => __('files.no_todo', ['why' => mb_substr($error->getMessage(), 0, 120)])];
             }
-            yield from self::problems($problems);
         }
+    }
+
+    /**
+     * @param  list<array{title: string, estimate: int|null, done: bool}>  $steps
+     * @return \Generator<Draft|Problem>
+     */
+    private function one(CalendarComponent $todo, array $steps): \Generator
+    {
+        $problems = [];
+        try {
+            foreach (Parsed::calendar($todo->text, forgiving: true)->select('VTODO') as $one) {
+                if ($one instanceof VTodo) {
+                    yield Parsed::quietly(function () use ($one, $todo, $steps, &$problems): Draft {
+                        return $this->draft($one, $todo, $steps, $problems);
+                    });
+                }
+            }
+        } catch (ParseException $error) {
+            $problems[] = ['line' => $todo->line, 'what' => __('files.no_todo', ['why' => mb_substr($error->getMessage(), 0, 120)])];
+        }
+        yield from self::problems($problems);
     }
 
     /**
@@ -67,12 +91,18 @@ final readonly class TodoReader
         }
     }
 
-    /** @param  list<array{line: int, what: string}>  $problems */
-    private function draft(VTodo $todo, CalendarComponent $component, array &$problems): Draft
+    /**
+     * @param  list<array{title: string, estimate: int|null, done: bool}>  $steps
+     * @param  list<array{line: int, what: string}>  $problems
+     */
+    private function draft(VTodo $todo, CalendarComponent $component, array $steps, array &$problems): Draft
     {
         $line = $component->line;
         $text = static fn (string $name): ?string => ($value = $todo->{$name}) instanceof Property && trim((string) $value) !== '' ? trim((string) $value) : null;
         [$due, $dueAt] = $this->moment($todo, 'DUE', $component, $problems);
+        if (preg_match('/^(\d{4})(\d{2})(\d{2})$/D', (string) $text('X-NEKTO-DUE'), $day) === 1 && checkdate((int) $day[2], (int) $day[3], (int) $day[1])) {
+            [$due, $dueAt] = ["{$day[1]}-{$day[2]}-{$day[3]}", null];
+        }
         [$start, $startAt] = $this->moment($todo, 'DTSTART', $component, $problems);
         $categories = [];
         foreach ($todo->select('CATEGORIES') as $property) {
@@ -82,7 +112,7 @@ final readonly class TodoReader
 
         return new Draft(
             line: $line,
-            key: Format::ICalendar->value.':'.sha1($text('UID') ?? $text('SUMMARY') ?? (string) $line),
+            key: preg_match('/^nekto-[0-9a-f]{10}-\d+$/D', (string) $text('UID')) === 1 ? (string) $text('UID') : Format::ICalendar->value.':'.sha1($text('UID') ?? $text('SUMMARY') ?? (string) $line),
             title: mb_substr($text('SUMMARY') ?? __('files.untitled'), 0, 200),
             done: strtoupper((string) $text('STATUS')) === 'COMPLETED' || $text('COMPLETED') !== null,
             note: $text('DESCRIPTION'),
@@ -95,14 +125,36 @@ final readonly class TodoReader
             },
             due: $due,
             dueAt: $dueAt,
-            start: $startAt ?? ($start === null ? null : CarbonImmutable::createFromFormat('Y-m-d H:i', "{$start} 00:00", $this->user->zone)?->utc()),
+            start: self::exact($text('X-NEKTO-START')) ?? $startAt ?? ($start === null ? null : CarbonImmutable::createFromFormat('Y-m-d H:i', "{$start} 00:00", $this->user->zone)?->utc()),
             minutes: self::minutes($text('ESTIMATED-DURATION') ?? $text('DURATION')),
             project: $text('X-NEKTO-PROJECT'),
             contexts: array_values(array_filter($categories, static fn (string $one): bool => $one !== '')),
+            subtasks: $steps,
             waitingFor: $text('X-NEKTO-WAITING-FOR'),
             link: preg_match('/^https?:\/\//i', (string) $text('URL')) === 1 ? $text('URL') : null,
+            links: self::links($todo),
+            afterDone: preg_match('/^P\d{1,3}[DWMY]$/D', (string) $text('X-NEKTO-AFTER-DONE')) === 1 ? $text('X-NEKTO-AFTER-DONE') : null,
+            stage: TaskStage::tryFrom((string) $text('X-NEKTO-STAGE')),
+            demand: Demand::tryFrom((string) $text('X-NEKTO-DEMAND')),
+            area: $text('X-NEKTO-AREA'),
             rule: preg_match('/^FREQ=(?:DAILY|WEEKLY|MONTHLY|YEARLY)[A-Z0-9=;,-]*$/', strtoupper((string) $text('RRULE'))) === 1 ? strtoupper((string) $text('RRULE')) : null,
         );
+    }
+
+    private static function exact(?string $text): ?CarbonImmutable
+    {
+        return $text !== null && preg_match('/^\d{8}T\d{6}Z$/D', $text) === 1 ? rescue(static fn (): ?CarbonImmutable => CarbonImmutable::createFromFormat('Ymd\THis\Z', $text, 'UTC'), null, false) : null;
+    }
+
+    /** @return list<string> addresses that are attached */
+    private static function links(VTodo $todo): array
+    {
+        $links = [];
+        foreach ($todo->select('ATTACH') as $property) {
+            preg_match('/^https?:\/\/\S{1,1900}$/iD', trim((string) $property)) === 1 && $links[] = trim((string) $property);
+        }
+
+        return $links;
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Models\TaskStage;
 use App\Models\User;
 use App\Time\Moments;
 use App\Time\Zones;
@@ -11,6 +12,7 @@ use Carbon\CarbonImmutable;
 use Nekto\Core\Capture\Kind;
 use Nekto\Core\Capture\LineParser;
 use Nekto\Core\Capture\When;
+use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Time\LocalDay;
 
@@ -33,7 +35,9 @@ final readonly class TodoTxtReader
                 continue;
             }
             preg_match('/^(?<done>x\s+)?(?:\((?<priority>[A-Z])\)\s+)?(?<dates>(?:\d{4}-\d{2}-\d{2}\s+){0,2})(?<rest>.*)$/u', $row, $part);
-            $line = $parser->signs($part['rest'] ?? $row);
+            [$rest, $own] = OwnWords::apart($part['rest'] ?? $row);
+            $line = $parser->signs($rest);
+            [$title, $links] = self::links($line->title);
             $dates = preg_split('/\s+/', trim($part['dates'] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
             $caught = end($dates);
             foreach ($line->parts as $one) {
@@ -47,8 +51,8 @@ final readonly class TodoTxtReader
             $priority = $part['priority'] ?? '';
             yield new Draft(
                 line: $i + 1,
-                key: $keys->of($line->title, (string) $line->name(Kind::Project), $caught === false ? '' : $caught),
-                title: $line->title,
+                key: $own['id'] ?? $keys->of($line->title, (string) $line->name(Kind::Project), $caught === false ? '' : $caught),
+                title: $title,
                 done: ($part['done'] ?? '') !== '',
                 importance: $line->importance() ?? ($priority === '' ? null : (self::PRIORITY[$priority] ?? Importance::Low)),
                 due: $dueAt === null ? $due?->day?->asString() : null,
@@ -59,9 +63,27 @@ final readonly class TodoTxtReader
                 contexts: $line->contexts(),
                 waitingFor: $line->name(Kind::Waiting),
                 link: $line->name(Kind::Link),
+                links: $links,
+                rule: $own['rule'] ?? null,
+                afterDone: $own['after_done'] ?? null,
+                stage: TaskStage::tryFrom($own['stage'] ?? ''),
+                demand: Demand::tryFrom($own['demand'] ?? ''),
                 caughtAt: $caught === false ? null : CarbonImmutable::createFromFormat('Y-m-d H:i', "{$caught} 12:00", $this->user->zone)?->utc(),
             );
         }
+    }
+
+    /**
+     * Further addresses of a line: its signs name the first.
+     *
+     * @return array{string, list<string>}
+     */
+    private static function links(string $title): array
+    {
+        preg_match_all('/(?<!\S)https?:\/\/\S+/i', $title, $found);
+        $rest = trim((string) preg_replace('/\s+/u', ' ', (string) preg_replace('/(?<!\S)https?:\/\/\S+/i', '', $title)));
+
+        return $rest === '' ? [$title, []] : [$rest, $found[0]];
     }
 
     private static function moment(?When $when, string $zone): ?CarbonImmutable

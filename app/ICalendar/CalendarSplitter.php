@@ -13,7 +13,7 @@ final class CalendarSplitter
     /** Properties that nobody needs; of an event also those that may be long or private. */
     private const LEFT_OUT = [
         'VEVENT' => '/^(ATTACH|X-(?!MICROSOFT-CDO-BUSYSTATUS[;:])[A-Z0-9-]+|COMMENT|CONTACT|IMAGE|CONFERENCE|STYLED-DESCRIPTION)[;:]/i',
-        'VTODO' => '/^(ATTACH|COMMENT|CONTACT|IMAGE|CONFERENCE|STYLED-DESCRIPTION)[;:]/i',
+        'VTODO' => '/^(ATTACH(?![^:]*:https?:\/\/)|COMMENT|CONTACT|IMAGE|CONFERENCE|STYLED-DESCRIPTION)[;:]/i',
     ];
 
     /** Longer lines are no calendar data we use; a to-do's description may be a whole letter. */

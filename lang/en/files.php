@@ -7,6 +7,13 @@ return [
     'own_unreadable' => 'This line is cut off or no JSON; it is left out.',
     'own_unknown' => 'This line is of no kind that Nekto writes; it is left out.',
     'own_newer' => 'This file was written by a newer Nekto. What is known of it is taken.',
+    'fields' => [
+        'note' => 'notes', 'importance' => 'importance', 'demand' => 'deep or light', 'due' => 'due dates', 'due_time' => 'due times', 'start' => 'starts', 'start_time' => 'times of starts', 'estimate' => 'estimates', 'area' => 'areas', 'project' => 'projects',
+        'contexts' => 'contexts', 'subtasks' => 'subtasks', 'subtask_minutes' => 'their estimates', 'repeat' => 'repeats', 'after_done' => 'repeats after done', 'waiting' => 'who is waited for', 'links' => 'links', 'stage' => 'where it lies', 'done' => 'what is done',
+        'ask' => 'days to ask again', 'set_time' => 'set times', 'pick' => 'picks', 'push' => 'push', 'part' => 'parts of the day', 'section' => 'sections', 'history' => 'history and work',
+    ],
+    'loses' => 'without :what',
+    'loses_nothing' => 'everything but attachments, mail and meetings; brings an account back',
     'no_text' => 'This is no text file: nothing in it can be read. Export it as text, a table (CSV) or iCalendar first.',
     'no_mail' => 'This is no mail message. Save the message as .eml or the folder as mbox, and bring that in.',
     'no_calendar' => 'This is no iCalendar file: it does not begin with BEGIN:VCALENDAR.',

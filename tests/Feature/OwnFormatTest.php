@@ -128,7 +128,7 @@ final class OwnFormatTest extends FeatureTestCase
     /** @return list<string> */
     private static function comparable(string $file): array
     {
-        return array_values(array_map(static fn (string $line): string => (string) preg_replace(['/"key_of":"[^"]*",?/', '/"first":"[^"]*"/', '/"(?:updated|written)(?:_at)?":"[^"]*",?/', '/"area":\d+,/'], ['', '', '', ''], $line), explode("\n", trim($file))));
+        return array_map(static fn (string $line): string => (string) preg_replace(['/"key_of":"[^"]*",?/', '/"first":"[^"]*"/', '/"(?:updated|written)(?:_at)?":"[^"]*",?/', '/"area":\d+,/'], ['', '', '', ''], $line), explode("\n", trim($file)));
     }
 
     /** @return list<mixed> */

@@ -8,17 +8,25 @@ use App\Exchange\CsvReader;
 use App\Exchange\Draft;
 use App\Exchange\Format;
 use App\Exchange\MarkdownReader;
+use App\Exchange\Own\Key;
 use App\Exchange\Problem;
+use App\Exchange\ReadFile;
+use App\Exchange\TakeDrafts;
 use App\Exchange\TodoReader;
 use App\Exchange\TodoTxtReader;
 use App\Exchange\WriteTasks;
 use App\Files\KeepFile;
 use App\Files\PlainText;
 use App\Files\UnreadableFile;
+use App\Models\Subtask;
+use App\Models\Task;
+use App\Models\TaskStage;
+use App\Models\User;
 use App\Time\Clock;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
+use Sabre\VObject\Reader;
 
 /** Each format by itself. */
 final class ReadersTest extends FeatureTestCase
@@ -128,12 +136,111 @@ final class ReadersTest extends FeatureTestCase
         $tasks = $this->ines->tasks()->with(['area', 'project', 'contexts', 'links', 'subtasks', 'repeat'])->orderBy('id')->get();
         $write = new WriteTasks($this->ines, Clock::now());
 
-        self::assertSame("(B) 2026-03-11 Draft, the \"wall\" text due:2026-03-13 for:90min\n(C) 2026-03-11 =1+1 second line for:15min\n", $write(Format::TodoTxt, $tasks));
-        self::assertSame("- [ ] Draft, the \"wall\" text for 1 h 30 by 2026-03-13\n  - [ ] Measure for 20 min\n- [ ] =1+1 second line for 15 min\n", $write(Format::Markdown, $tasks));
+        $key = [$this->key($tasks[0]), $this->key($tasks[1])];
+        self::assertSame("(B) 2026-03-11 Draft, the \"wall\" text due:2026-03-13 for:90min stage:open id:{$key[0]}\n(C) 2026-03-11 =1+1 second line for:15min stage:open id:{$key[1]}\n", $write(Format::TodoTxt, $tasks));
+        self::assertSame("- [ ] Draft, the \"wall\" text for 1 h 30 due:2026-03-13 importance:high <!-- {$key[0]} 22 open -->\n  - [ ] Measure for 20 min\n- [ ] =1+1 second line for 15 min importance:medium <!-- {$key[1]} 16 open -->\n", $write(Format::Markdown, $tasks));
         self::assertStringContainsString('"Draft, the ""wall"" text",,2026-03-13,,90,high', $write(Format::Csv, $tasks));
         self::assertStringContainsString("\"'=1+1\nsecond line\"", $write(Format::Csv, $tasks));
         self::assertStringContainsString("DUE;VALUE=DATE:20260313\r\n", $write(Format::ICalendar, $tasks));
-        self::assertStringContainsString("Message-ID: <nekto-task-{$task->id}@localhost>\r\n", $write(Format::Mail, $tasks));
+        self::assertStringContainsString("Message-ID: <{$key[0]}@localhost>\r\n", $write(Format::Mail, $tasks));
+    }
+
+    /** @return array<string, array{Format}> */
+    public static function formats(): array
+    {
+        return array_combine(array_column(Format::cases(), 'value'), array_map(static fn (Format $format): array => [$format], Format::cases()));
+    }
+
+    /** What each format loses on its way through an empty account is just what its page says. */
+    #[Test]
+    #[DataProvider('formats')]
+    public function a_task_that_says_everything_goes_through_each_format(Format $format): void
+    {
+        $this->saysEverything();
+        $before = $this->said($this->ines);
+        $text = (new WriteTasks($this->ines, Clock::now()))($format, $this->ines->tasks()->with(['area', 'project', 'contexts', 'links', 'subtasks', 'repeat'])->orderBy('id')->get());
+        $other = $this->person('elsewhere@example.org');
+        $other->areas()->create(['name' => 'Loans', 'hue' => 'plum', 'hours_set_id' => $other->hoursSets()->firstOrFail()->id, 'position' => 5]);
+        $drafts = iterator_to_array((new ReadFile($other, Clock::now()))($format, $text), false);
+        self::assertSame([], array_values(array_filter($drafts, static fn ($one): bool => $one instanceof Problem)));
+        app(TakeDrafts::class)($other, array_values(array_filter($drafts, static fn ($one): bool => $one instanceof Draft)), 'file', Clock::now());
+        $after = $this->said($other);
+        $lost = array_values(array_filter(Format::FIELDS, static fn (string $field): bool => $before[$field] !== $after[$field]));
+
+        self::assertSame($format->loses(), $lost, json_encode(array_map(static fn (string $field): array => [$before[$field], $after[$field]], array_combine($lost, $lost))) ?: '');
+        self::assertSame([0, count(array_filter($drafts, static fn ($one): bool => $one instanceof Draft && $one->isTask()))], array_slice(app(TakeDrafts::class)($other, array_values(array_filter($drafts, static fn ($one): bool => $one instanceof Draft)), 'file', Clock::now()), 0, 2), 'no doubles');
+    }
+
+    /** What a calendar may not say (RFC 5545, 3.6.2): a start of another kind than what is due, or after it; a rule without a start. */
+    #[Test]
+    public function to_dos_that_are_written_are_valid(): void
+    {
+        $this->saysEverything();
+        $this->task('Start after due', dueOn: '2026-03-12')->update(['not_before' => '2026-03-20 09:00:00']);
+        $this->task('Start on the day', dueOn: '2026-03-12')->update(['not_before' => '2026-03-12 09:00:00']);
+        $text = (new WriteTasks($this->ines, Clock::now()))(Format::ICalendar, $this->ines->tasks()->with(['area', 'project', 'contexts', 'links', 'subtasks', 'repeat'])->get());
+        $calendar = Reader::read($text);
+
+        self::assertSame([], array_map(static fn (array $one): string => (string) $one['message'], $calendar->validate()));
+        foreach ($calendar->select('VTODO') as $todo) {
+            if (isset($todo->DTSTART, $todo->DUE)) {
+                self::assertSame(strlen((string) $todo->DTSTART), strlen((string) $todo->DUE), (string) $todo->SUMMARY);
+                self::assertLessThan((string) $todo->DUE, (string) $todo->DTSTART, (string) $todo->SUMMARY);
+            }
+            self::assertFalse(isset($todo->RRULE) && ! isset($todo->DTSTART), (string) $todo->SUMMARY);
+        }
+    }
+
+    #[Test]
+    public function steps_of_a_to_do_are_related_in_either_direction(): void
+    {
+        $todo = static fn (string $uid, string $more): string => "BEGIN:VTODO\r\nUID:{$uid}\r\nSUMMARY:{$uid}\r\n{$more}END:VTODO\r\n";
+        $read = self::all((new TodoReader($this->ines))->read("BEGIN:VCALENDAR\r\n".$todo('step', "RELATED-TO:whole\r\n").$todo('whole', "RELATED-TO;RELTYPE=CHILD:last\r\n").$todo('last', '').$todo('deep', "RELATED-TO;RELTYPE=PARENT:step\r\n").$todo('a', "RELATED-TO:b\r\n").$todo('b', "RELATED-TO:a\r\n").$todo('alone', "RELATED-TO:nobody\r\n").'END:VCALENDAR'));
+
+        self::assertSame(['whole; 3 below', 'a', 'b', 'alone'], array_map(self::facts(...), $read->drafts));
+    }
+
+    private function saysEverything(): void
+    {
+        $this->ines->areas()->create(['name' => 'Loans', 'hue' => 'plum', 'hours_set_id' => $this->ines->hoursSets()->firstOrFail()->id, 'position' => 5]);
+        $project = $this->ines->projects()->create(['name' => 'Wall texts', 'area_id' => $this->ines->areas()->firstOrFail()->id]);
+        $task = $this->task('Draft the text by friday', 90, Importance::Vital, deep: true);
+        $task->update([
+            'due_at' => $this->utc('2026-03-20 15:30'), 'not_before' => $this->utc('2026-03-16 09:15'), 'note' => "120 words.\n\nKeep “tideway”.", 'project_id' => $project->id, 'area_id' => $this->ines->areas()->where('name', 'Loans')->sole()->id,
+            'section_id' => $project->sections()->create(['user_id' => $this->ines->id, 'name' => 'Text'])->id, 'picked_on' => '2026-03-17', 'set_at' => $this->utc('2026-03-17 11:00'), 'push' => 1, 'part' => 'morning',
+        ]);
+        $task->subtasks()->createMany([['user_id' => $this->ines->id, 'title' => 'Measure', 'estimate' => 20, 'position' => 1], ['user_id' => $this->ines->id, 'title' => 'Order hooks', 'done_at' => Clock::now(), 'position' => 2]]);
+        $task->contexts()->attach([$this->ines->contexts()->create(['name' => 'phone'])->id, $this->ines->contexts()->create(['name' => 'desk'])->id]);
+        $task->links()->createMany([['user_id' => $this->ines->id, 'address' => 'https://example.org/plan'], ['user_id' => $this->ines->id, 'address' => 'https://example.org/more']]);
+        $this->task('Rent', dueOn: '2026-04-01')->update(['repeat_id' => $this->ines->repeats()->create(['rule' => 'FREQ=MONTHLY;BYMONTHDAY=1', 'pattern' => [], 'begins_on' => '2026-04-01'])->id]);
+        $this->task('Vitrines', dueOn: '2026-03-14')->update(['repeat_id' => $this->ines->repeats()->create(['after_done' => 'P10D', 'pattern' => [], 'begins_on' => '2026-03-14'])->id]);
+        $this->task('Signed contract')->update(['stage' => TaskStage::Waiting, 'waiting_for' => 'Tomás Rey', 'waiting_since' => '2026-03-09', 'ask_on' => '2026-03-13']);
+        $this->task('Podcast')->update(['stage' => TaskStage::Someday]);
+        $this->task('Over')->update(['done_at' => $this->utc('2026-03-10 12:00')]);
+        $this->task('Read')->events()->create(['user_id' => $this->ines->id, 'what' => 'title', 'facts' => ['from' => 'a', 'to' => 'b'], 'at' => '2026-03-01 09:00:00']);
+    }
+
+    /** @return array<string, mixed> by field */
+    private function said(User $user): array
+    {
+        $all = $user->tasks()->with(['area', 'project', 'section', 'contexts', 'links', 'subtasks', 'repeat', 'events'])->get()->keyBy('title');
+        $task = $all['Draft the text by friday'] ?? $all->first();
+        $each = static fn (\Closure $what): array => $all->map($what)->sortKeys()->all();
+
+        return [
+            'title' => $all->keys()->sort()->values()->all(), 'note' => strstr("{$task->note}\n\nid:", '120 words') === false ? null : mb_substr((string) strstr((string) $task->note, '120 words'), 0, 27), 'importance' => $each(static fn (Task $one): ?string => $one->importance?->word()),
+            'demand' => $task->demand->value, 'due' => $all['Rent']->due_on ?? null, 'due_time' => $task->due_at?->toDateTimeString(), 'start' => $task->not_before?->toDateString(), 'start_time' => $task->not_before?->toDateTimeString(),
+            'estimate' => $each(static fn (Task $one): ?int => $one->estimate), 'area' => $task->area->name, 'project' => $task->project?->name, 'contexts' => $task->contexts->pluck('name')->sort()->values()->all(),
+            'subtasks' => $task->subtasks->map(static fn (Subtask $one): array => [$one->title, $one->done_at !== null])->all(), 'subtask_minutes' => $task->subtasks->pluck('estimate')->all(),
+            'repeat' => $all['Rent']->repeat->rule ?? null, 'after_done' => $all['Vitrines']->repeat->after_done ?? null, 'waiting' => $all['Signed contract']->waiting_for ?? null, 'links' => $task->links->pluck('address')->all(),
+            'stage' => $each(static fn (Task $one): string => $one->stage->value), 'done' => $each(static fn (Task $one): bool => $one->done_at !== null), 'ask' => $all['Signed contract']->ask_on ?? null, 'set_time' => $task->set_at?->toDateTimeString(),
+            'pick' => $task->picked_on, 'push' => $task->push->value, 'part' => $task->part, 'section' => $task->section?->name, 'history' => ($all['Read'] ?? $task)->events->pluck('what')->contains('title'),
+        ];
+    }
+
+    private function key(Task $task): string
+    {
+        return Key::of($this->ines, $task->id);
     }
 
     #[Test]

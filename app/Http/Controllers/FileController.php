@@ -38,7 +38,7 @@ final readonly class FileController
 
     public function index(Request $request, #[CurrentUser] User $user): View
     {
-        return view('screens.files', ['formats' => Format::cases(), 'previews' => $user->intakes()->where('kind', 'tasks')->whereNotIn('stage', [IntakeStage::Finished])->latest('id')->limit(5)->get(), 'refused' => $request->query('refused') === 'too_large']);
+        return view('screens.files', ['formats' => Format::cases(), 'outgoing' => [Format::Own, ...array_filter(Format::cases(), static fn (Format $one): bool => $one !== Format::Own)], 'previews' => $user->intakes()->where('kind', 'tasks')->whereNotIn('stage', [IntakeStage::Finished])->latest('id')->limit(5)->get(), 'refused' => $request->query('refused') === 'too_large']);
     }
 
     public function store(FileRequest $request, #[CurrentUser] User $user): RedirectResponse
