@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
-use App\Exchange\Own\OwnReader;
 use App\Files\PlainText;
 use App\Files\UnreadableFile;
 use App\ICalendar\CalendarSplitter;

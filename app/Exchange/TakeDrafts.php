@@ -7,8 +7,6 @@ namespace App\Exchange;
 use App\Edits\NewTasks;
 use App\Edits\ProjectNames;
 use App\Edits\TaskDraft;
-use App\Exchange\Own\Key;
-use App\Exchange\Own\TakeOwn;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\User;
@@ -60,7 +58,7 @@ final readonly class TakeDrafts
             $known += array_fill_keys($user->tasks()->withTrashed()->whereIn('origin', $keys)->pluck('origin')->all(), true);
         }
 
-        foreach (array_chunk(Key::own($user, array_map(static fn (Draft $draft): string => $draft->key, $drafts)), 500, true) as $own) { // the account's own, read back
+        foreach (array_chunk(TaskKey::own($user, array_map(static fn (Draft $draft): string => $draft->key, $drafts)), 500, true) as $own) { // the account's own, read back
             $known += array_fill_keys(array_keys(array_intersect($own, $user->tasks()->withTrashed()->whereKey(array_values($own))->pluck('id')->all())), true);
         }
 

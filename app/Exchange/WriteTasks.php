@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
-use App\Exchange\Own\Key;
-use App\Exchange\Own\WriteOwn;
 use App\Models\Context;
 use App\Models\Link;
 use App\Models\Subtask;
@@ -205,7 +203,7 @@ final readonly class WriteTasks
 
     private function key(Task $task): string
     {
-        return Key::of($this->user, $task->id, $task->origin);
+        return TaskKey::of($this->user, $task->id, $task->origin);
     }
 
     /** As in RFC 5545, or the duration after which it comes back. */

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Exchange\Format;
-use App\Exchange\Own\Kept;
-use App\Exchange\Own\WriteOwn;
+use App\Exchange\OwnFormat;
 use App\Exchange\ReadFile;
 use App\Exchange\TakeDrafts;
+use App\Exchange\WriteOwn;
 use App\Models\User;
 use App\Time\Clock;
 use Illuminate\Support\Facades\Artisan;
@@ -100,12 +100,12 @@ final class OwnFormatTest extends FeatureTestCase
     #[Test]
     public function every_column_is_written_or_named_as_left_out(): void
     {
-        foreach (Kept::TABLES as $kind => $table) {
-            self::assertSame([], array_values(array_diff(Schema::getColumnListing($table), Kept::COLUMNS[$kind], Kept::NAMED_OR_LEFT)), $table);
-            self::assertSame([], array_values(array_diff(Kept::COLUMNS[$kind], Schema::getColumnListing($table))), $table);
+        foreach (OwnFormat::TABLES as $kind => $table) {
+            self::assertSame([], array_values(array_diff(Schema::getColumnListing($table), OwnFormat::COLUMNS[$kind], OwnFormat::NAMED_OR_LEFT)), $table);
+            self::assertSame([], array_values(array_diff(OwnFormat::COLUMNS[$kind], Schema::getColumnListing($table))), $table);
         }
         $page = (string) file_get_contents(base_path('docs/own-format.md'));
-        foreach (Kept::COLUMNS as $kind => $columns) {
+        foreach (OwnFormat::COLUMNS as $kind => $columns) {
             foreach ([$kind, ...$columns] as $word) {
                 self::assertStringContainsString("`{$word}`", $page, $kind);
             }

@@ -8,10 +8,10 @@ use App\Exchange\CsvReader;
 use App\Exchange\Draft;
 use App\Exchange\Format;
 use App\Exchange\MarkdownReader;
-use App\Exchange\Own\Key;
 use App\Exchange\Problem;
 use App\Exchange\ReadFile;
 use App\Exchange\TakeDrafts;
+use App\Exchange\TaskKey;
 use App\Exchange\TodoReader;
 use App\Exchange\TodoTxtReader;
 use App\Exchange\WriteTasks;
@@ -240,7 +240,7 @@ final class ReadersTest extends FeatureTestCase
 
     private function key(Task $task): string
     {
-        return Key::of($this->ines, $task->id);
+        return TaskKey::of($this->ines, $task->id);
     }
 
     #[Test]

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Exchange\Own;
+namespace App\Exchange;
 
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -22,21 +22,21 @@ final class WriteOwn
     public function __invoke(): \Generator
     {
         $tasks = DB::table('tasks')->where('user_id', $this->user->id)->count();
-        yield self::line('nekto', ['version' => Kept::VERSION, 'written' => $this->now->utc()->format('Y-m-d\TH:i:s\Z'), 'tasks' => $tasks]);
-        yield self::line('settings', Kept::read('settings', (object) (array) DB::table('users')->find($this->user->id)));
+        yield self::line('nekto', ['version' => OwnFormat::VERSION, 'written' => $this->now->utc()->format('Y-m-d\TH:i:s\Z'), 'tasks' => $tasks]);
+        yield self::line('settings', OwnFormat::read('settings', (object) (array) DB::table('users')->find($this->user->id)));
         foreach (['hours' => 'hours_sets', 'group' => 'calendar_groups', 'area' => 'areas', 'project' => 'projects', 'section' => 'sections', 'context' => 'contexts'] as $kind => $table) {
             $this->names[$kind] = DB::table($table)->where('user_id', $this->user->id)->pluck('name', 'id')->all();
         }
         foreach (['hours', 'group', 'area', 'context', 'project'] as $kind) {
-            foreach (DB::table(Kept::TABLES[$kind])->where('user_id', $this->user->id)->orderBy('id')->get() as $row) {
-                yield self::line($kind, Kept::read($kind, $row) + $this->beside($kind, $row));
+            foreach (DB::table(OwnFormat::TABLES[$kind])->where('user_id', $this->user->id)->orderBy('id')->get() as $row) {
+                yield self::line($kind, OwnFormat::read($kind, $row) + $this->beside($kind, $row));
             }
         }
         yield from $this->tasks();
-        foreach (Kept::AFTERWARDS as $kind) {
-            $rows = DB::table(Kept::TABLES[$kind])->where('user_id', $this->user->id)->orderBy('id');
+        foreach (OwnFormat::AFTERWARDS as $kind) {
+            $rows = DB::table(OwnFormat::TABLES[$kind])->where('user_id', $this->user->id)->orderBy('id');
             foreach (($kind === 'entry' ? $rows->whereNull('task_id') : $rows)->lazy(self::AT_ONCE) as $row) {
-                yield self::line($kind, $this->elsewhere($kind, Kept::read($kind, $row)) + $this->beside($kind, $row));
+                yield self::line($kind, $this->elsewhere($kind, OwnFormat::read($kind, $row)) + $this->beside($kind, $row));
             }
         }
     }
@@ -44,7 +44,7 @@ final class WriteOwn
     /** @return array<string, mixed> what belongs to a row, and what it belongs to */
     private function beside(string $kind, \stdClass $row): array
     {
-        $some = static fn (string $part, string $column): array => array_map(static fn (\stdClass $one): array => Kept::read($part, $one), DB::table(Kept::TABLES[$part])->where($column, $row->id)->orderBy('id')->get()->all());
+        $some = static fn (string $part, string $column): array => array_map(static fn (\stdClass $one): array => OwnFormat::read($part, $one), DB::table(OwnFormat::TABLES[$part])->where($column, $row->id)->orderBy('id')->get()->all());
 
         return array_filter(match ($kind) {
             'hours' => ['dates' => $some('date', 'hours_set_id')],
@@ -65,8 +65,8 @@ final class WriteOwn
             $ids = $rows->pluck('id')->all();
             $parts = [];
             foreach (['subtask', 'link', 'event', 'entry', 'block'] as $part) {
-                foreach (DB::table(Kept::TABLES[$part])->whereIn('task_id', $ids)->orderBy('id')->get() as $row) {
-                    $parts[$row->task_id][$part][] = $this->elsewhere($part, Kept::read($part, $row)) + ($part === 'entry' ? ['block' => $row->block_id] : ['id' => $row->id]);
+                foreach (DB::table(OwnFormat::TABLES[$part])->whereIn('task_id', $ids)->orderBy('id')->get() as $row) {
+                    $parts[$row->task_id][$part][] = $this->elsewhere($part, OwnFormat::read($part, $row)) + ($part === 'entry' ? ['block' => $row->block_id] : ['id' => $row->id]);
                 }
             }
             foreach (DB::table('context_task')->whereIn('task_id', $ids)->orderBy('context_id')->get() as $row) {
@@ -75,10 +75,10 @@ final class WriteOwn
             foreach ($rows as $row) {
                 $repeat = $row->repeat_id === null ? null : $repeats[$row->repeat_id] ?? null;
                 $first = (int) ($firsts[$row->repeat_id ?? 0] ?? 0);
-                yield self::line('task', ['key_of' => Key::of($this->user, (int) $row->id, $row->origin)] + Kept::read('task', $row) + array_filter([
+                yield self::line('task', ['key_of' => TaskKey::of($this->user, (int) $row->id, $row->origin)] + OwnFormat::read('task', $row) + array_filter([
                     'area' => $this->name('area', $row->area_id), 'project' => $this->name('project', $row->project_id), 'section' => $this->name('section', $row->section_id), 'hours' => $this->name('hours', $row->hours_set_id),
                     'contexts' => $parts[$row->id]['contexts'] ?? [], 'subtasks' => self::plain($parts[$row->id]['subtask'] ?? []), 'links' => self::plain($parts[$row->id]['link'] ?? []),
-                    'repeat' => $repeat === null ? null : Kept::read('repeat', $repeat) + ['pattern' => $this->pattern((array) json_decode((string) $repeat->pattern, true)), 'first' => Key::of($this->user, $first, $origins[$first] ?? null)],
+                    'repeat' => $repeat === null ? null : OwnFormat::read('repeat', $repeat) + ['pattern' => $this->pattern((array) json_decode((string) $repeat->pattern, true)), 'first' => TaskKey::of($this->user, $first, $origins[$first] ?? null)],
                     'blocks' => self::plain($parts[$row->id]['block'] ?? []), 'entries' => self::entries($parts[$row->id]['entry'] ?? [], $parts[$row->id]['block'] ?? []), 'history' => self::plain($parts[$row->id]['event'] ?? []),
                 ]));
             }
@@ -96,13 +96,13 @@ final class WriteOwn
         $key = fn (mixed $id): ?string => is_numeric($id) ? $this->key((int) $id) : null;
 
         return match ($kind) {
-            'promise' => ['tasks' => References::replaced((array) ($columns['tasks'] ?? []), 'task', $key)] + $columns,
+            'promise' => ['tasks' => OwnReferences::replaced((array) ($columns['tasks'] ?? []), 'task', $key)] + $columns,
             'closed' => ['slips' => array_combine(array_map(static fn (int|string $id): string => $key($id) ?? (string) $id, array_keys((array) ($columns['slips'] ?? []))), array_values((array) ($columns['slips'] ?? [])))]
-                + (isset($columns['account']) ? ['account' => References::replaced((array) $columns['account'], 'task', $key)] : []) + $columns,
+                + (isset($columns['account']) ? ['account' => OwnReferences::replaced((array) $columns['account'], 'task', $key)] : []) + $columns,
             'template' => ['pattern' => $this->pattern((array) ($columns['pattern'] ?? []))] + $columns,
-            'view' => ['question' => References::conditions((array) ($columns['question'] ?? []), fn (string $field, string $id): ?string => $this->name($field, $id))] + $columns,
-            'block' => (isset($columns['reasons']) ? ['reasons' => References::reasons((array) $columns['reasons'], fn (string $field, string $id): ?string => $field === 'task' ? $key($id) : $this->name($field, $id))] : []) + $columns,
-            'event' => ['facts' => References::facts((array) ($columns['facts'] ?? []), (string) ($columns['what'] ?? ''), fn (string $field, mixed $id): ?string => $this->name($field, $id))] + $columns,
+            'view' => ['question' => OwnReferences::conditions((array) ($columns['question'] ?? []), fn (string $field, string $id): ?string => $this->name($field, $id))] + $columns,
+            'block' => (isset($columns['reasons']) ? ['reasons' => OwnReferences::reasons((array) $columns['reasons'], fn (string $field, string $id): ?string => $field === 'task' ? $key($id) : $this->name($field, $id))] : []) + $columns,
+            'event' => ['facts' => OwnReferences::facts((array) ($columns['facts'] ?? []), (string) ($columns['what'] ?? ''), fn (string $field, mixed $id): ?string => $this->name($field, $id))] + $columns,
             default => $columns,
         };
     }
@@ -113,7 +113,7 @@ final class WriteOwn
      */
     private function pattern(array $pattern): array
     {
-        foreach (References::COLUMNS as $column => $kind) {
+        foreach (OwnReferences::COLUMNS as $column => $kind) {
             if (isset($pattern[$column])) {
                 $pattern[$kind] = $this->name($kind, $pattern[$column]);
             }
@@ -125,7 +125,7 @@ final class WriteOwn
 
     private function key(int $id): string
     {
-        return Key::of($this->user, $id, DB::table('tasks')->where('user_id', $this->user->id)->where('id', $id)->value('origin'));
+        return TaskKey::of($this->user, $id, DB::table('tasks')->where('user_id', $this->user->id)->where('id', $id)->value('origin'));
     }
 
     private function name(string $kind, mixed $id): ?string

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Exchange\Own;
+namespace App\Exchange;
 
 /** Ids that stand within what is stored as one piece, to be written by name and read back. */
-final class References
+final class OwnReferences
 {
     /** Columns of patterns and of a task's history, and the kind of row they name. */
     public const COLUMNS = ['area_id' => 'area', 'project_id' => 'project', 'section_id' => 'section', 'hours_set_id' => 'hours'];

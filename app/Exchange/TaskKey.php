@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Exchange\Own;
+namespace App\Exchange;
 
 use App\Models\User;
 
 /** A task's name in files: the same each time it is written, and of no other account. Who reads the file back knows the task by it. */
-final class Key
+final class TaskKey
 {
     public static function of(User $user, int $task, ?string $origin = null): string
     {

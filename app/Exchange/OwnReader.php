@@ -2,11 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Exchange\Own;
-
-use App\Exchange\Draft;
-use App\Exchange\Lines;
-use App\Exchange\Problem;
+namespace App\Exchange;
 
 /** Reads the own format, line by line: one that cannot be read costs itself and is named. */
 final class OwnReader
@@ -24,10 +20,10 @@ final class OwnReader
             }
             $line = json_decode($row, true, self::DEEPEST);
             $kind = is_array($line) && is_string($line['is'] ?? null) ? $line['is'] : null;
-            if (! is_array($line) || $kind === null || ($kind !== 'nekto' && (! isset(Kept::COLUMNS[$kind]) || ! self::isLine($kind)))) {
+            if (! is_array($line) || $kind === null || ($kind !== 'nekto' && (! isset(OwnFormat::COLUMNS[$kind]) || ! self::isLine($kind)))) {
                 yield new Problem($i + 1, __(is_array($line) ? 'files.own_unknown' : 'files.own_unreadable'));
             } elseif ($kind === 'nekto') {
-                if (($line['version'] ?? 0) > Kept::VERSION) {
+                if (($line['version'] ?? 0) > OwnFormat::VERSION) {
                     yield new Problem($i + 1, __('files.own_newer'));
                 }
             } else {
@@ -49,7 +45,7 @@ final class OwnReader
     /** Whether it stands by itself, and not within another line. */
     private static function isLine(string $kind): bool
     {
-        return in_array($kind, ['settings', 'hours', 'group', 'area', 'context', 'project', 'task', ...Kept::AFTERWARDS], true);
+        return in_array($kind, ['settings', 'hours', 'group', 'area', 'context', 'project', 'task', ...OwnFormat::AFTERWARDS], true);
     }
 
     /** @param  array<array-key, mixed>  $line */

@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Exchange\Own;
+namespace App\Exchange;
 
 use App\Edits\NewTasks;
 use App\Edits\TaskDraft;
-use App\Exchange\Draft;
 use App\Models\Task;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -36,7 +35,7 @@ final class TakeOwn
         $this->now = $now;
         $this->isFresh = $this->user->tasks()->withTrashed()->doesntExist();
         foreach (['hours', 'group', 'area', 'context', 'project'] as $kind) {
-            $this->ids[$kind] = array_map(intval(...), array_flip(DB::table(Kept::TABLES[$kind])->where('user_id', $this->user->id)->orderByDesc('id')->pluck('name', 'id')->all()));
+            $this->ids[$kind] = array_map(intval(...), array_flip(DB::table(OwnFormat::TABLES[$kind])->where('user_id', $this->user->id)->orderByDesc('id')->pluck('name', 'id')->all()));
         }
         $lines = array_map(static fn (Draft $draft): array => $draft->own ?? [], $drafts);
         foreach (['settings', 'hours', 'group', 'area', 'context', 'project'] as $kind) {
@@ -45,7 +44,7 @@ final class TakeOwn
             }
         }
         $this->tasks(array_values(array_filter($drafts, static fn (Draft $draft): bool => ($draft->own['is'] ?? '') === 'task')));
-        foreach (Kept::AFTERWARDS as $kind) {
+        foreach (OwnFormat::AFTERWARDS as $kind) {
             foreach (self::of($kind, $lines) as $line) {
                 $this->afterwards($kind, $line);
             }
@@ -64,7 +63,7 @@ final class TakeOwn
     /** @param  array<string, mixed>  $line */
     private function plain(string $kind, array $line, int $place): void
     {
-        $columns = array_filter(Clean::columns($kind, $line), static fn (mixed $value): bool => $value !== null);
+        $columns = array_filter(OwnValues::columns($kind, $line), static fn (mixed $value): bool => $value !== null);
         if ($kind === 'settings') {
             $this->isFresh && $this->user->forceFill($this->settings($columns))->save();
 
@@ -82,26 +81,26 @@ final class TakeOwn
             'project' => ['area_id' => $this->id('area', $line['area'] ?? null) ?? $this->user->usualArea(), 'created_at' => $columns['created_at'] ?? $this->now, 'updated_at' => $this->now, 'sequential' => $columns['sequential'] ?? 0] + $columns,
             default => $columns,
         };
-        $defaults = $this->isFresh && in_array($kind, ['hours', 'area'], true) ? DB::table(Kept::TABLES[$kind])->where('user_id', $this->user->id)->orderBy('id')->pluck('id')->all() : [];
+        $defaults = $this->isFresh && in_array($kind, ['hours', 'area'], true) ? DB::table(OwnFormat::TABLES[$kind])->where('user_id', $this->user->id)->orderBy('id')->pluck('id')->all() : [];
         if (isset($defaults[$place])) { // what an account begins with makes room
             $id = (int) $defaults[$place];
-            unset($this->ids[$kind][(string) DB::table(Kept::TABLES[$kind])->where('id', $id)->value('name')]);
+            unset($this->ids[$kind][(string) DB::table(OwnFormat::TABLES[$kind])->where('id', $id)->value('name')]);
         }
         if ($id === null) {
-            $id = DB::table(Kept::TABLES[$kind])->insertGetId(['user_id' => $this->user->id] + $columns + ($kind === 'project' ? [] : ['position' => 0]) + ($kind === 'area' ? ['created_at' => $this->now] : []));
+            $id = DB::table(OwnFormat::TABLES[$kind])->insertGetId(['user_id' => $this->user->id] + $columns + ($kind === 'project' ? [] : ['position' => 0]) + ($kind === 'area' ? ['created_at' => $this->now] : []));
         } elseif ($this->isFresh) {
-            DB::table(Kept::TABLES[$kind])->where('id', $id)->update($columns);
+            DB::table(OwnFormat::TABLES[$kind])->where('id', $id)->update($columns);
         }
         $this->ids[$kind][$name] = (int) $id;
         if ($kind === 'hours' && ($isNew || $this->isFresh)) {
             foreach (self::parts($line, 'dates') as $date) {
-                $one = Clean::columns('date', $date);
+                $one = OwnValues::columns('date', $date);
                 isset($one['date'], $one['stretches']) && DB::table('hours_exceptions')->updateOrInsert(['hours_set_id' => $id, 'date' => $one['date']], ['everywhere' => $one['everywhere'] ?? 0] + $one);
             }
         }
         if ($kind === 'project') {
             foreach (self::parts($line, 'sections') as $section) {
-                $one = Clean::columns('section', $section);
+                $one = OwnValues::columns('section', $section);
                 isset($one['name']) && DB::table('sections')->updateOrInsert(['user_id' => $this->user->id, 'project_id' => $id, 'name' => $one['name']], ['sequential' => $one['sequential'] ?? 0, 'position' => $one['position'] ?? 0]);
             }
         }
@@ -136,7 +135,7 @@ final class TakeOwn
             $this->complete($ids[$i], $draft);
         }
         foreach ($this->reasons as $block => $reasons) {
-            DB::table('blocks')->where('id', $block)->update(['reasons' => json_encode(References::reasons($reasons, fn (string $kind, string $name): ?int => $kind === 'task' ? $this->task($name) : $this->id($kind, $name)), JSON_THROW_ON_ERROR)]);
+            DB::table('blocks')->where('id', $block)->update(['reasons' => json_encode(OwnReferences::reasons($reasons, fn (string $kind, string $name): ?int => $kind === 'task' ? $this->task($name) : $this->id($kind, $name)), JSON_THROW_ON_ERROR)]);
         }
         $this->reasons = [];
     }
@@ -144,7 +143,7 @@ final class TakeOwn
     private function born(Draft $draft): TaskDraft
     {
         $line = $draft->own ?? [];
-        $columns = Clean::columns('task', $line);
+        $columns = OwnValues::columns('task', $line);
         $section = $this->section($line);
         $given = array_filter($columns, static fn (mixed $value): bool => $value !== null);
 
@@ -159,7 +158,7 @@ final class TakeOwn
     private function complete(int $id, Draft $draft): void
     {
         $line = $draft->own ?? [];
-        $columns = Clean::columns('task', $line);
+        $columns = OwnValues::columns('task', $line);
         $repeat = is_array($line['repeat'] ?? null) ? $this->repeat($draft->key, $line['repeat']) : null;
         DB::table('tasks')->where('id', $id)->update([
             'said' => $columns['said'] ?? $columns['estimate'] ?? null, 'expected' => $columns['expected'] ?? null, 'deleted_at' => $columns['deleted_at'] ?? null, 'updated_at' => $columns['updated_at'] ?? $this->now,
@@ -168,16 +167,16 @@ final class TakeOwn
         $own = ['user_id' => $this->user->id, 'task_id' => $id];
         foreach (['subtask' => 'subtasks', 'link' => 'links', 'event' => 'history'] as $kind => $part) {
             foreach (self::parts($line, $part) as $one) {
-                $row = Clean::columns($kind, $kind === 'event' ? $this->event($one) : $one);
+                $row = OwnValues::columns($kind, $kind === 'event' ? $this->event($one) : $one);
                 $needs = ['subtask' => ['title'], 'link' => ['address'], 'event' => ['what', 'at']][$kind];
                 if (array_filter($needs, static fn (string $column): bool => ! isset($row[$column])) === []) {
-                    DB::table(Kept::TABLES[$kind])->insert($own + $row + ['subtask' => ['position' => 0], 'event' => ['facts' => '{}'], 'link' => []][$kind]);
+                    DB::table(OwnFormat::TABLES[$kind])->insert($own + $row + ['subtask' => ['position' => 0], 'event' => ['facts' => '{}'], 'link' => []][$kind]);
                 }
             }
         }
         $blocks = [];
         foreach (self::parts($line, 'blocks') as $place => $one) {
-            $row = array_filter(Clean::columns('block', $one), static fn (mixed $value): bool => $value !== null);
+            $row = array_filter(OwnValues::columns('block', $one), static fn (mixed $value): bool => $value !== null);
             $isAhead = ($row['state'] ?? 'planned') === 'planned';
             if (isset($row['starts_at'], $row['ends_at']) && $row['starts_at'] < $row['ends_at'] && ($this->isFresh || ! $isAhead)) {
                 $blocks[$place] = DB::table('blocks')->insertGetId($own + array_diff_key($row, ['reasons' => true]));
@@ -185,7 +184,7 @@ final class TakeOwn
             }
         }
         foreach (self::parts($line, 'entries') as $one) {
-            $row = array_filter(Clean::columns('entry', $one), static fn (mixed $value): bool => $value !== null);
+            $row = array_filter(OwnValues::columns('entry', $one), static fn (mixed $value): bool => $value !== null);
             $runs = $this->isFresh && ! isset($row['ends_at']) && DB::table('entries')->where('user_id', $this->user->id)->whereNull('ends_at')->doesntExist(); // the clock goes on
             if (isset($row['starts_at']) && ($runs || $row['starts_at'] < ($row['ends_at'] ?? ''))) {
                 DB::table('entries')->insert($own + ['block_id' => is_int($one['block'] ?? null) ? $blocks[$one['block']] ?? null : null] + $row);
@@ -202,7 +201,7 @@ final class TakeOwn
         if ($id !== null) {
             return (int) $id;
         }
-        $columns = array_filter(Clean::columns('repeat', $line), static fn (mixed $value): bool => $value !== null);
+        $columns = array_filter(OwnValues::columns('repeat', $line), static fn (mixed $value): bool => $value !== null);
         if (! isset($columns['begins_on']) || (! isset($columns['rule']) && ! isset($columns['after_done']))) {
             return null;
         }
@@ -215,15 +214,15 @@ final class TakeOwn
     {
         $task = fn (mixed $key): int => is_string($key) ? $this->task($key) ?? 0 : 0;
         $line = match ($kind) {
-            'promise' => ['tasks' => References::replaced(is_array($line['tasks'] ?? null) ? $line['tasks'] : [], 'task', $task)] + $line,
-            'closed' => ['slips' => $this->slips(is_array($line['slips'] ?? null) ? $line['slips'] : [])] + (is_array($line['account'] ?? null) ? ['account' => References::replaced($line['account'], 'task', $task)] : []) + $line,
+            'promise' => ['tasks' => OwnReferences::replaced(is_array($line['tasks'] ?? null) ? $line['tasks'] : [], 'task', $task)] + $line,
+            'closed' => ['slips' => $this->slips(is_array($line['slips'] ?? null) ? $line['slips'] : [])] + (is_array($line['account'] ?? null) ? ['account' => OwnReferences::replaced($line['account'], 'task', $task)] : []) + $line,
             'template' => ['pattern' => $this->pattern(is_array($line['pattern'] ?? null) ? $line['pattern'] : [])] + $line,
-            'view' => ['question' => References::conditions(is_array($line['question'] ?? null) ? $line['question'] : [], fn (string $field, string $name): ?int => $this->id($field, $name))] + $line,
+            'view' => ['question' => OwnReferences::conditions(is_array($line['question'] ?? null) ? $line['question'] : [], fn (string $field, string $name): ?int => $this->id($field, $name))] + $line,
             default => $line,
         };
-        $columns = array_filter(Clean::columns($kind, $line), static fn (mixed $value): bool => $value !== null);
+        $columns = array_filter(OwnValues::columns($kind, $line), static fn (mixed $value): bool => $value !== null);
         $same = ['entry' => ['starts_at', 'ends_at'], 'reserve' => ['title', 'starts_at', 'ends_at'], 'routine' => ['title', 'at', 'days', 'minutes', 'from'], 'lunch' => ['date'], 'promise' => ['date', 'taken_at', 'how'], 'closed' => ['date'], 'early_end' => ['from_at', 'until_at'], 'view' => ['name', 'question'], 'template' => ['name', 'pattern']][$kind];
-        $table = Kept::TABLES[$kind];
+        $table = OwnFormat::TABLES[$kind];
         $known = array_intersect_key($columns, array_flip(array_slice($same, 0, in_array($kind, ['view', 'template', 'promise'], true) ? 1 : 5)));
         if (count(array_intersect_key($columns, array_flip($same))) < count($same) || DB::table($table)->where(['user_id' => $this->user->id] + $known)->exists()) {
             return;
@@ -232,7 +231,7 @@ final class TakeOwn
         $more = ['routine' => ['parts' => '[]', 'deep' => 0, 'position' => 0], 'closed' => ['slips' => '{}'], 'promise' => ['tasks' => '[]'], 'view' => ['position' => 0, 'pinned' => 0]][$kind] ?? [];
         $id = DB::table($table)->insertGetId(['user_id' => $this->user->id] + $columns + $more + $stamps);
         foreach ($kind === 'routine' ? self::parts($line, 'other_days') : [] as $day) {
-            $row = array_filter(Clean::columns('routine_day', $day), static fn (mixed $value): bool => $value !== null);
+            $row = array_filter(OwnValues::columns('routine_day', $day), static fn (mixed $value): bool => $value !== null);
             isset($row['date']) && DB::table('routine_days')->insert(['user_id' => $this->user->id, 'routine_id' => $id] + $row + ['dropped' => 0]);
         }
     }
@@ -258,7 +257,7 @@ final class TakeOwn
      */
     private function pattern(array $pattern): array
     {
-        foreach (References::COLUMNS as $column => $kind) {
+        foreach (OwnReferences::COLUMNS as $column => $kind) {
             $pattern[$column] = $kind === 'section' ? null : $this->id($kind, $pattern[$kind] ?? null);
             unset($pattern[$kind]);
         }
@@ -272,12 +271,12 @@ final class TakeOwn
      */
     private function event(array $event): array
     {
-        return ['facts' => References::facts(is_array($event['facts'] ?? null) ? $event['facts'] : [], is_string($event['what'] ?? null) ? $event['what'] : '', fn (string $kind, mixed $name): ?int => $this->id($kind, $name))] + $event;
+        return ['facts' => OwnReferences::facts(is_array($event['facts'] ?? null) ? $event['facts'] : [], is_string($event['what'] ?? null) ? $event['what'] : '', fn (string $kind, mixed $name): ?int => $this->id($kind, $name))] + $event;
     }
 
     private function task(string $key): ?int
     {
-        $id = DB::table('tasks')->where('user_id', $this->user->id)->where('origin', $key)->value('id') ?? Key::own($this->user, [$key])[$key] ?? null;
+        $id = DB::table('tasks')->where('user_id', $this->user->id)->where('origin', $key)->value('id') ?? TaskKey::own($this->user, [$key])[$key] ?? null;
 
         return $id === null ? null : (int) $id;
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Exchange\Own;
+namespace App\Exchange;
 
 use App\Find\Question;
 use App\Models\Area;
@@ -23,7 +23,7 @@ use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Importance;
 
 /** Values of a file that may have been changed by hand: what its column could not hold is left out. */
-final class Clean
+final class OwnValues
 {
     private const LONG = ['note' => 20_000, 'typed' => 2000, 'address' => 2000, 'went_well' => 2000, 'in_the_way' => 2000, 'tomorrow' => 2000];
 
@@ -52,7 +52,7 @@ final class Clean
     public static function columns(string $kind, array $line): array
     {
         $columns = [];
-        foreach (Kept::COLUMNS[$kind] as $column) {
+        foreach (OwnFormat::COLUMNS[$kind] as $column) {
             if (array_key_exists($column, $line)) {
                 $columns[$column] = self::value($kind, $column, $line[$column]);
             }
@@ -74,7 +74,7 @@ final class Clean
         }
 
         return match (true) {
-            in_array($column, Kept::JSON, true) => is_array($value) ? self::json($column, $value) : null,
+            in_array($column, OwnFormat::JSON, true) => is_array($value) ? self::json($column, $value) : null,
             in_array($column, self::BOOLEANS, true) => is_scalar($value) ? (int) (bool) $value : 0,
             in_array($column, self::DAYS, true) => self::day($value),
             in_array($column, self::MOMENTS, true) => self::moment($value),

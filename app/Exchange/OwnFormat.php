@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Exchange\Own;
+namespace App\Exchange;
 
 /**
  * What the own format holds of each table, and what it leaves out: described for readers in docs/own-format.md. Other rows
  * are named by what stays true elsewhere: areas, hours, groups, projects, sections and contexts by name, tasks by key.
  */
-final class Kept
+final class OwnFormat
 {
     public const VERSION = 1;
 
