@@ -132,12 +132,14 @@ Route::middleware(['auth', 'still', 'given', 'typed', 'mend', 'once'])->group(fu
     Route::post('/tasks/sort', SortController::class)->name('tasks.sort');
     Route::post('/tasks/many', [TaskController::class, 'many'])->name('tasks.many');
     Route::post('/tasks/{trashed}/bring-back', [TaskController::class, 'bringBack'])->name('tasks.bring-back');
-    Route::get('/tasks/{task}', [TaskController::class, 'edit'])->name('tasks.edit');
+    Route::get('/tasks/{any}', [TaskController::class, 'edit'])->name('tasks.edit');
     Route::patch('/tasks/{task}', [TaskController::class, 'update'])->name('tasks.update');
     Route::delete('/tasks/{task}', [TaskController::class, 'destroy'])->name('tasks.destroy');
     Route::post('/tasks/{task}/weigh', [TaskController::class, 'weigh'])->name('tasks.weigh');
     Route::post('/tasks/{task}/place', [BlockController::class, 'place'])->name('tasks.place');
     Route::post('/tasks/{task}/key', [BlockController::class, 'key'])->name('tasks.key');
+    Route::post('/tasks/{task}/foresee', [TaskController::class, 'foresee'])->name('tasks.foresee')->middleware('aside');
+    Route::post('/tasks/{task}/reopen', [TaskController::class, 'reopen'])->name('tasks.reopen');
     Route::post('/tasks/{task}/try', [TryController::class, 'place'])->name('tasks.try')->middleware('aside');
 
     Route::post('/tasks/{task}/subtasks', [SubtaskController::class, 'store'])->name('tasks.subtasks.store');

@@ -124,6 +124,7 @@ final class AppServiceProvider extends ServiceProvider
             'preview' => static fn (User $user) => $user->intakes()->where('kind', 'tasks'),
             'message' => static fn (User $user) => $user->messages(),
             'token' => static fn (User $user) => $user->captureTokens(),
+            'any' => static fn (User $user) => $user->tasks()->withTrashed(),
             'trashed' => static fn (User $user) => $user->tasks()->onlyTrashed(),
             'subtask' => static fn (User $user) => $user->subtasks(),
             'attachment' => static fn (User $user) => $user->attachments(),

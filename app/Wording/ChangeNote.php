@@ -96,12 +96,19 @@ final readonly class ChangeNote
      */
     private function line(array $moves): array
     {
-        $from = $this->times(array_column($moves, 'from'));
-        $to = $this->times(array_column($moves, 'to'));
+        [$were, $are] = [array_values(array_filter(array_column($moves, 'from'))), array_values(array_filter(array_column($moves, 'to')))];
+        $starts = array_intersect(array_column($were, 0), array_column($are, 0)); // what begins where it began has not moved
+        $elsewhere = static fn (array $times): array => array_values(array_filter($times, static fn (array $one): bool => ! in_array($one[0], $starts, true)));
+        $resized = $starts !== [] && $elsewhere($were) === [] && $elsewhere($are) === [];
+        $from = $this->times($elsewhere($were));
+        $to = $resized ? $this->ranges($are) : $this->times($elsewhere($are));
         usort($moves, static fn (array $a, array $b): int => self::rank($a) <=> self::rank($b)); // what one block lost its place to is why the others moved
         $told = $moves[0];
         $why = $this->why($told);
         $key = match (true) {
+            $resized => 'plan.move.resized',
+            $starts !== [] && $from === null => 'plan.move.also',
+            $starts !== [] && $to === null => 'plan.move.fewer',
             $from === null => 'plan.move.placed',
             $to === null && $told['cause'] === 'less_work' => 'plan.move.given_back',
             $to === null => 'plan.move.left_out',
@@ -140,13 +147,24 @@ final readonly class ChangeNote
     /**
      * As "10:00" or "14:45, 16:10 and Thu 12, 09:00".
      *
-     * @param  list<array{int, int}|null>  $intervals
+     * @param  list<array{int, int}>  $intervals
      */
     private function times(array $intervals): ?string
     {
-        $times = array_map(fn (array $one): string => Times::when($this->user, $one[0], $this->now), array_values(array_filter($intervals)));
-        $last = array_pop($times);
+        return self::listed(array_map(fn (array $one): string => Times::when($this->user, $one[0], $this->now), $intervals));
+    }
 
-        return $times === [] ? $last : implode(', ', $times)." and {$last}";
+    /** @param  list<array{int, int}>  $intervals */
+    private function ranges(array $intervals): ?string
+    {
+        return self::listed(array_map(fn (array $one): string => Times::range($this->user, $one[0], $one[1], $this->now), $intervals));
+    }
+
+    /** @param  list<string>  $words */
+    private static function listed(array $words): ?string
+    {
+        $last = array_pop($words);
+
+        return $words === [] ? $last : implode(', ', $words)." and {$last}";
     }
 }

@@ -10,6 +10,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Pressure\Push;
 use Nekto\Core\Task\Importance;
+use Nekto\Core\Time\LocalDay;
 
 /** What happened to a task, in words. */
 final readonly class History
@@ -63,6 +64,7 @@ final readonly class History
             'push' => ['1' => 'treat as urgent', '0' => 'none', '-1' => 'hold back'][(string) (Push::tryFrom((int) $value)->value ?? 0)],
             'due_hard' => (bool) $value ? 'hard' : 'soft',
             'due_at', 'not_before', 'set_at', 'done_at' => $this->moment(CarbonImmutable::parse((string) $value, 'UTC')),
+            'due_on', 'picked_on', 'ask_on', 'return_on' => preg_match('/^\d{4}-\d{2}-\d{2}/', (string) $value) === 1 ? Dates::of($this->user)->full(LocalDay::fromString(substr((string) $value, 0, 10))) : (string) $value,
             'area_id' => (string) $this->user->areas()->whereKey((int) $value)->value('name'),
             'project_id' => (string) $this->user->projects()->withTrashed()->whereKey((int) $value)->value('name'),
             default => (string) $value,

@@ -100,6 +100,9 @@ return [
     'move' => [
         'moved' => ':title moved from :from to :to: :why.',
         'placed' => ':title now has :to: :why.',
+        'resized' => ':title now lies :to: :why.',
+        'also' => ':title also has :to: :why.',
+        'fewer' => ':title gave back :from: :why.',
         'left_out' => ':title lost :from and has no place within four weeks: :why.',
         'given_back' => ':title gave back :from: :why.',
     ],

@@ -3,6 +3,22 @@
 declare(strict_types=1);
 
 return [
+    'asked_since' => 'asked :day',
+    'ask_again' => 'asked about again :day',
+    'step_before' => 'the step before it',
+    'next_step' => 'the next step, :when',
+    'no_place' => 'no place yet',
+    'starts_later' => 'It starts later',
+    'unweighed' => 'It is not weighed',
+    'unweighed_why' => 'what is not weighed is not planned',
+    'unestimated' => 'It has no estimate',
+    'unestimated_why' => 'say how long it takes, and it is planned',
+    'no_time' => 'No open time before its date',
+    'late_by' => 'late by :minutes by this plan',
+    'due' => 'due',
+    'due_hard' => 'due, hard',
+    'foresee' => ['left' => 'Left :left.', 'nothing_moves' => 'Nothing else moves.', 'same' => 'Nothing changes.'],
+    'reopened' => ':title is open again, with its minutes.',
     'somebody' => 'somebody',
     'title_required' => 'A task needs a name.',
     'unknown_date' => 'There is no such date. Write it as “fri”, “18 april” or 2026-03-13.',

@@ -14,6 +14,7 @@ import { listenForForms } from './page/forms.js'
 import { listenForAway } from './page/offline.js'
 import { listenForSaying } from './page/says.js'
 import { hasChanges, listenForTyping } from './page/typed.js'
+import { listenForWords } from './page/words.js'
 import { listenForPulse } from './pulse.js'
 
 Alpine.data('card', card)
@@ -28,6 +29,7 @@ listenForSaying()
 listenForTyping()
 listenForPages()
 listenForDays()
+listenForWords()
 listenForForms()
 listenForKeys()
 listenForAway()

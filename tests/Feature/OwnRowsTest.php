@@ -27,7 +27,7 @@ final class OwnRowsTest extends FeatureTestCase
         $message = $other->messages()->create(['message_id' => '1', 'from_name' => 'Ana', 'subject' => 'Lamps', 'body' => '', 'received_at' => now()]);
         $own = ['user_id' => $other->id];
         $ids = [
-            'entry' => $other->entries()->create(['starts_at' => now(), 'ends_at' => now()->addHour()])->id, 'project' => $project->id, 'trashed' => $gone->id, 'message' => $message->id, 'area' => $other->areas()->firstOrFail()->id, 'context' => $other->contexts()->create(['name' => 'dock'])->id,
+            'entry' => $other->entries()->create(['starts_at' => now(), 'ends_at' => now()->addHour()])->id, 'project' => $project->id, 'trashed' => $gone->id, 'any' => $gone->id, 'message' => $message->id, 'area' => $other->areas()->firstOrFail()->id, 'context' => $other->contexts()->create(['name' => 'dock'])->id,
             'section' => $project->sections()->create($own + ['name' => 'A'])->id, 'subtask' => $task->subtasks()->create($own + ['title' => 'A'])->id, 'link' => $task->links()->create($own + ['address' => 'https://example.org'])->id,
             'attachment' => $other->attachments()->create(['name' => 'a', 'path' => 'a', 'type' => 'text/plain', 'size' => 1])->id, 'template' => $other->templates()->create(['name' => 'A', 'pattern' => []])->id,
             'repeat' => $other->repeats()->create(['rule' => 'FREQ=DAILY', 'pattern' => [], 'begins_on' => '2026-03-11'])->id, 'saved' => $other->savedViews()->create(['name' => 'A', 'question' => []])->id,

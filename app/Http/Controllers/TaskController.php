@@ -11,10 +11,12 @@ use App\Http\SafeAddress;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
+use App\Screens\Task\TaskForesight;
 use App\Screens\Task\TaskScreen;
 use App\Time\Clock;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\View\View;
 
@@ -23,9 +25,10 @@ final readonly class TaskController
 {
     public function __construct(private TaskEdit $edit, private TaskScreen $screen) {}
 
-    public function edit(Task $task, #[CurrentUser] User $user): View
+    /** Also of one that was let go: it says so, and is brought back there. */
+    public function edit(Task $any, #[CurrentUser] User $user): View
     {
-        return view('screens.task', $this->screen->of($user, $task, SafeAddress::own(url()->previous('/gather')) ?? '/gather'));
+        return view('screens.task', $this->screen->of($user, $any, SafeAddress::own(url()->previous('/gather')) ?? '/gather'));
     }
 
     public function update(TaskRequest $request, Task $task, Said $said): RedirectResponse
@@ -34,6 +37,20 @@ final readonly class TaskController
         $to = $request->filled('back') ? SafeAddress::own($request->string('back')->toString()) : null;
 
         return ($to === null ? back() : redirect($to))->with($said->about($revision, __('task.saved', ['title' => $task->title])));
+    }
+
+    /** What a change of it would do, asked before it is kept. */
+    public function foresee(TaskRequest $request, Task $task, TaskForesight $foresight): JsonResponse
+    {
+        return response()->json($foresight->of($task, $request->columns(), Clock::now()));
+    }
+
+    /** Done after all it is not: it goes on where it was, with the minutes it has. */
+    public function reopen(Task $task, Said $said): RedirectResponse
+    {
+        $revision = $this->edit->change($task, ['done_at' => null], Clock::now());
+
+        return back()->with($said->about($revision, __('task.reopened', ['title' => $task->title])));
     }
 
     /** Out of the inbox, to be weighed. */

@@ -94,7 +94,8 @@ final readonly class Ribbon
         );
     }
 
-    private static function span(WorkTime $time): Interval
+    /** From the first to the last open minute of a day. */
+    public static function span(WorkTime $time): Interval
     {
         $edges = [];
         foreach ($time->allHours() as $set) {

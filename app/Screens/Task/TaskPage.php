@@ -9,9 +9,12 @@ use App\Models\Block;
 use App\Models\HoursSet;
 use App\Models\Project;
 use App\Models\Task;
+use App\Rows\Candidate;
+use App\Screens\Frame\TapeDay;
 use App\Screens\Page;
 use Illuminate\Support\Collection;
 use Nekto\Core\Estimate\Remaining;
+use Nekto\Core\Prospect\Slack;
 use Nekto\Core\Task\Left;
 
 /** A task, whole. */
@@ -29,6 +32,12 @@ final readonly class TaskPage extends Page
      * @param  int|null  $chance  % to be in time
      * @param  Collection<int, Block>  $blocks  the latest first
      * @param  list<array{when: string, what: string}>  $history
+     * @param  list<int>  $shares  minutes of each step: as said, or its share of what the estimate leaves
+     * @param  list<TapeDay>  $days  from today to its date
+     * @param  list<array{title: string, link: string|null, what: string, then: string|null}>  $holds  what holds it up, and the way on: "answered" or an address
+     * @param  list<array{id: int, title: string, what: string}>  $waits  what waits for it
+     * @param  Collection<int, string>  $people  who was waited for before
+     * @param  list<array{when: string, what: string}>  $gone  what happened to it before today, for the beginning of its tape
      */
     public function __construct(
         public Task $task,
@@ -46,5 +55,13 @@ final readonly class TaskPage extends Page
         public ?int $chance,
         public Collection $blocks,
         public array $history,
+        public array $shares,
+        public ?Candidate $candidate,
+        public ?Slack $slack,
+        public array $days,
+        public array $holds,
+        public array $waits,
+        public array $gone,
+        public Collection $people,
     ) {}
 }

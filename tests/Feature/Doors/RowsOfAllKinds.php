@@ -32,7 +32,7 @@ trait RowsOfAllKinds
         $own = ['user_id' => $user->id];
 
         return [
-            'task' => array_map(static fn ($task): int => $task->id, $tasks), 'block' => [$block->id, $other->id], 'trashed' => [$gone->id],
+            'task' => array_map(static fn ($task): int => $task->id, $tasks), 'block' => [$block->id, $other->id], 'trashed' => [$gone->id], 'any' => [$gone->id],
             'entry' => [$user->entries()->create(['starts_at' => now()->subHour(), 'ends_at' => now(), 'task_id' => $tasks[0]->id])->id],
             'project' => [$project->id], 'area' => [$area->id], 'context' => [$user->contexts()->create(['name' => "{$words} dock"])->id],
             'message' => [$user->messages()->create(['message_id' => '1', 'from_name' => 'Ana', 'subject' => "{$words} lamps", 'body' => $words, 'received_at' => now()])->id],
