@@ -164,6 +164,7 @@ Route::middleware(['auth', 'still', 'given', 'typed', 'mend', 'once'])->group(fu
     Route::patch('/projects/{project}', [ProjectController::class, 'update'])->name('projects.update');
     Route::delete('/projects/{project}', [ProjectController::class, 'destroy'])->name('projects.destroy');
     Route::post('/projects/{project}/order', [ProjectController::class, 'order'])->name('projects.order');
+    Route::post('/projects/{project}/tasks', [ProjectController::class, 'addTasks'])->name('projects.tasks.store');
     Route::post('/projects/{project}/sections', [ProjectController::class, 'addSection'])->name('projects.sections.store');
     Route::patch('/sections/{section}', [ProjectController::class, 'updateSection'])->name('sections.update');
     Route::delete('/sections/{section}', [ProjectController::class, 'removeSection'])->name('sections.destroy');

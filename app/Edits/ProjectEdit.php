@@ -58,6 +58,27 @@ final readonly class ProjectEdit
         });
     }
 
+    /**
+     * A task goes before another one of its project, or to the end of a section.
+     *
+     * @param  int|null  $before  id; null: at the end
+     * @param  int|null  $section  id; null: outside all sections
+     */
+    public function dropTask(Project $project, Task $task, ?int $before, ?int $section, CarbonImmutable $now): ?PlanRevision
+    {
+        $section = $section !== null && $project->sections()->whereKey($section)->exists() ? $section : null;
+
+        return $this->replan->after($project->user, $now, static function () use ($project, $task, $before, $section): void {
+            $order = array_values(array_diff($project->tasks()->whereNull('done_at')->where('section_id', $section)->pluck('id')->all(), [$task->id]));
+            $at = $before === null ? false : array_search($before, $order, true);
+            array_splice($order, $at === false ? count($order) : (int) $at, 0, [$task->id]);
+            $task->section_id === $section || $project->tasks()->whereKey($task->id)->update(['section_id' => $section]);
+            foreach ($order as $position => $id) {
+                $project->tasks()->whereKey($id)->update(['position' => $position + 1]);
+            }
+        });
+    }
+
     /** @param  array{name: string, sequential?: bool}  $columns */
     public function addSection(Project $project, array $columns, CarbonImmutable $now): ?PlanRevision
     {

@@ -33,6 +33,12 @@ final class Times
         return str_ends_with($text, ' min') ? substr($text, 0, -4) : $text;
     }
 
+    /** How long after its date something ends: "5 h 00", from a day on "2 days". */
+    public static function lateness(int $minutes): string
+    {
+        return $minutes < 1440 ? self::duration($minutes) : trans_choice('task.days_late', (int) round($minutes / 1440));
+    }
+
     /** The wall clock in the person's zone, as 14:45 or 2:45 pm. */
     public static function clock(User $user, CarbonImmutable|int $moment): string
     {

@@ -14,6 +14,7 @@ import { listenForForms } from './page/forms.js'
 import { listenForAway } from './page/offline.js'
 import { listenForSaying } from './page/says.js'
 import { hasChanges, listenForTyping } from './page/typed.js'
+import { listenForOrder } from './page/order.js'
 import { listenForWords } from './page/words.js'
 import { listenForPulse } from './pulse.js'
 
@@ -30,6 +31,7 @@ listenForTyping()
 listenForPages()
 listenForDays()
 listenForWords()
+listenForOrder()
 listenForForms()
 listenForKeys()
 listenForAway()

@@ -30,6 +30,10 @@ export function listenForKeys() {
             dialog.close()
             dialog.contains(document.activeElement) && document.activeElement.blur()
         }
+        if (!dialog && event.altKey && ['ArrowUp', 'ArrowDown'].includes(event.key)) {
+            press(event, event.target.closest('[data-list] > *')?.querySelector(`[data-key="Alt ${event.key}"]`))
+            return
+        }
         if (dialog || event.ctrlKey || event.metaKey || event.altKey || event.isComposing) {
             return
         }

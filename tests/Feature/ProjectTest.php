@@ -44,7 +44,7 @@ final class ProjectTest extends FeatureTestCase
         $section = $project->sections()->sole();
         $this->step($project, 'Second', 30, 2)->update(['section_id' => $section->id]);
         $this->step($project, 'First', 30, 1)->update(['section_id' => $section->id]);
-        $this->get("/projects/{$project->id}")->assertSeeInOrder(['Print', 'First', 'Second'])->assertSee('only the first is a candidate');
+        $this->get("/projects/{$project->id}")->assertSeeInOrder(['Print', 'First', 'Second'])->assertSee('2 tasks, one after another')->assertSee('the next step')->assertSee('waits for First');
         $this->get('/shape')->assertSee('First')->assertDontSee('Second');
 
         $this->patch("/sections/{$section->id}", ['sequential' => 0]);
@@ -78,7 +78,7 @@ final class ProjectTest extends FeatureTestCase
         $this->step($project, 'Answer', 30, 3)->update(['stage' => 'waiting', 'waiting_for' => 'Prue', 'said' => null]);
         $this->post('/plan/lay-out');
 
-        $this->get("/projects/{$project->id}")->assertOk()->assertSee('1 h 30')->assertSee('10:30')->assertSee('1 without an estimate')->assertSee('Prue')->assertSee('too little history');
+        $this->get("/projects/{$project->id}")->assertOk()->assertSee('1 h 30')->assertSee('10:30')->assertSee('1 without an estimate')->assertSee('Prue has to answer');
         $this->get('/projects')->assertSee('Catalogue')->assertSee('3 open');
     }
 
@@ -112,6 +112,36 @@ final class ProjectTest extends FeatureTestCase
         $this->delete("/subtasks/{$hang->id}");
         self::assertSame(30, $task->refresh()->estimate);
         $this->post("/tasks/{$task->id}/subtasks", ['lines' => " \n"])->assertSessionHasErrors('lines');
+    }
+
+    #[Test]
+    public function tasks_are_added_on_its_page_and_dropped_at_another_place(): void
+    {
+        $project = $this->project(sequential: true);
+        $this->post("/projects/{$project->id}/tasks", ['lines' => "Half-title page, 40 min, by friday\nCredits\nIndex"])->assertSessionHasNoErrors();
+        [$half, $credits, $index] = $project->tasks()->orderBy('id')->get()->all();
+        self::assertSame(['Half-title page', 40, '2026-03-13', 'open', $project->area_id], [$half->title, $half->estimate, $half->due_on, $half->stage->value, $half->area_id]);
+
+        $this->post("/projects/{$project->id}/order", ['task' => $index->id, 'move' => 'to', 'before' => $half->id]);
+        self::assertSame(['Index', 'Half-title page', 'Credits'], $project->tasks()->orderBy('position')->pluck('title')->all());
+        $this->post("/projects/{$project->id}/sections", ['name' => 'Text']);
+        $section = $project->sections()->sole();
+        $this->post("/projects/{$project->id}/order", ['task' => $credits->id, 'move' => 'to', 'before' => '', 'section' => $section->id]);
+        self::assertSame($section->id, $credits->refresh()->section_id);
+        $this->post("/projects/{$project->id}/order", ['task' => $credits->id, 'move' => 'to', 'before' => 'x'])->assertSessionHasErrors('before');
+        $this->post("/projects/{$project->id}/tasks", ['lines' => ' '])->assertSessionHasErrors('lines');
+    }
+
+    #[Test]
+    public function the_page_says_whether_it_fits_and_what_comes_next(): void
+    {
+        $project = $this->project(sequential: true);
+        $this->step($project, 'Essay', 300, 1)->update(['due_on' => '2026-03-12']);
+        $this->step($project, 'Captions', 900, 2)->update(['due_on' => '2026-03-12']);
+        $this->post('/plan/lay-out');
+
+        $this->get("/projects/{$project->id}")->assertSeeInOrder(['Work left against open time', 'short', 'The coming weeks', 'In line, one after another', 'Essay', 'the next step', 'Captions', 'waits for Essay', 'What holds it up', 'No open time before its date', 'A step before: Essay']);
+        $this->get('/weigh/list')->assertSee('waits for Essay');
     }
 
     #[Test]

@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Catch\CaughtLine;
+use App\Catch\KeepLines;
 use App\Edits\ProjectEdit;
+use App\Http\Requests\LinesRequest;
 use App\Http\Requests\OrderRequest;
 use App\Http\Requests\ProjectRequest;
 use App\Http\Requests\SectionRequest;
 use App\Models\Project;
+use App\Models\RevisionCause;
 use App\Models\Section;
+use App\Models\TaskStage;
 use App\Models\User;
+use App\Planning\Replan;
 use App\Screens\Project\ProjectScreen;
 use App\Time\Clock;
 use App\Wording\Said;
@@ -79,8 +85,24 @@ final readonly class ProjectController
     public function order(OrderRequest $request, Project $project): RedirectResponse
     {
         $task = $project->tasks()->findOrFail($request->integer('task'));
-        $revision = $this->edit->moveTask($project, $task, $request->by(), Clock::now());
+        $revision = $request->isDropped()
+            ? $this->edit->dropTask($project, $task, $request->filled('before') ? $request->integer('before') : null, $request->filled('section') ? $request->integer('section') : null, Clock::now())
+            : $this->edit->moveTask($project, $task, $request->by(), Clock::now());
 
         return back()->with($this->said->about($revision, __('task.order_kept')));
+    }
+
+    /** Lines that become tasks of the project, at the end of it or of a section. */
+    public function addTasks(LinesRequest $request, Project $project, #[CurrentUser] User $user, KeepLines $keep, Replan $replan): RedirectResponse
+    {
+        $now = Clock::said();
+        $items = $request->items();
+        $more = ['project_id' => $project->id, 'area_id' => $project->area_id, 'position' => 1 + (int) $project->tasks()->max('position'), 'stage' => TaskStage::Open->value]
+            + ($request->filled('section') ? ['section_id' => $project->sections()->whereKey($request->integer('section'))->value('id')] : []);
+        $revision = $replan->after($user, $now, static function () use ($user, $now, $items, $keep, $more, $request): void {
+            $keep($user, new CaughtLine($user, $now), $items, $request->refused(), $now, $more, $request->proposed());
+        }, RevisionCause::Caught);
+
+        return back()->with($this->said->about($revision?->refusing($keep->refused()), trans_choice('task.added_to', count($items), ['project' => $project->name])));
     }
 }

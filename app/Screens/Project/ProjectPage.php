@@ -7,6 +7,7 @@ namespace App\Screens\Project;
 use App\Models\Area;
 use App\Models\Project;
 use App\Models\Task;
+use App\Screens\Frame\TapeDay;
 use App\Screens\Page;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -25,6 +26,13 @@ final readonly class ProjectPage extends Page
      * @param  int|null  $chance  percent, of the weakest of its due dates
      * @param  array<int, int>  $chances  % to be in time, by task
      * @param  Collection<int, Area>  $areas
+     * @param  Vessel|null  $vessel  null where nothing of it is due
+     * @param  list<TapeDay>  $days
+     * @param  array<int, array{from: int, to: int, end: int, ahead: bool}>  $lies  by task: first and last of its planned days, and when it is done by plan
+     * @param  array<int, int>  $late  minutes by task
+     * @param  array<int, int>  $before  the step right before, by task
+     * @param  int|null  $next  the step that can be done now, of a project in line
+     * @param  list<array{title: string, what: string, form: string, link: string|null, task: int|null}>  $holds
      */
     public function __construct(
         public Project $project,
@@ -39,5 +47,12 @@ final readonly class ProjectPage extends Page
         public ?int $chance,
         public array $chances,
         public Collection $areas,
+        public ?Vessel $vessel,
+        public array $days,
+        public array $lies,
+        public array $late,
+        public array $before,
+        public ?int $next,
+        public array $holds,
     ) {}
 }

@@ -12,15 +12,27 @@ use App\Models\TaskStage;
 use App\Models\User;
 use App\Models\Worked;
 use App\Planning\Prospects;
+use App\Rows\Candidate;
 use App\Rows\Desk;
 use App\Rows\RowMapper;
+use App\Rows\Steps;
+use App\Screens\Frame\DayTape;
+use App\Screens\Frame\TapeDay;
 use App\Time\Clock;
 use App\Time\Moments;
+use App\Wording\Times;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Projects with their remaining work and when the plan finishes them. */
 final readonly class ProjectScreen
 {
+    /** Days of the tape. */
+    private const DAYS = 10;
+
+    /** Answers that are named. */
+    private const NAMED = 4;
+
     public function __construct(private Prospects $prospects, private Desk $desk) {}
 
     /** @return list<array{project: Project, open: int, done: int, minutes: int, end: int|null}> */
@@ -48,7 +60,12 @@ final readonly class ProjectScreen
         [$open, $done] = $tasks->partition(static fn (Task $task): bool => $task->done_at === null);
         $open = $open->reject(static fn (Task $task): bool => in_array($task->stage, [TaskStage::Reference, TaskStage::Someday], true));
         $last = $user->blocks()->whereIn('task_id', $open->modelKeys())->where('state', BlockState::Planned)->orderByDesc('ends_at')->first();
-        $planned = $user->blocks()->whereIn('task_id', $open->modelKeys())->where('state', BlockState::Planned)->get()->sum(static fn (Block $block): int => RowMapper::time($block)->length());
+        $blocks = $user->blocks()->whereIn('task_id', $open->modelKeys())->where('state', BlockState::Planned)->orderBy('starts_at')->get();
+        $planned = $blocks->sum(static fn (Block $block): int => RowMapper::time($block)->length());
+        $lies = self::lies($blocks);
+        $late = $this->prospects->slacks($user, Clock::now())->late;
+        $steps = Steps::of($user);
+        $next = $open->first(static fn (Task $task): bool => ! isset($steps->before[$task->id]))?->id;
         $minutes = (int) $open->sum(static fn (Task $task): int => $task->minutesLeft(Clock::now()));
 
         $chances = $this->prospects->chances($user, Clock::now());
@@ -67,6 +84,109 @@ final readonly class ProjectScreen
             chance: $own === [] ? null : min($own),
             chances: $chances,
             areas: $user->areas()->get(),
+            vessel: $this->vessel($open),
+            days: $this->days($open),
+            lies: $lies,
+            late: array_intersect_key($late, array_flip($open->modelKeys())),
+            before: $steps->before,
+            next: $next,
+            holds: $this->holds($project, $open, $steps, $next, $late),
         );
+    }
+
+    /**
+     * By the last of its dates, of the work in the hours that most of it is done in.
+     *
+     * @param  Collection<int, Task>  $open
+     */
+    private function vessel(Collection $open): ?Vessel
+    {
+        $candidates = $open->map(fn (Task $task): ?Candidate => $this->desk->open()->one($task->id))->filter(static fn (?Candidate $one): bool => $one?->due !== null && $one->demand !== null);
+        $last = $candidates->sortBy(static fn (?Candidate $one): int => (int) $one?->due)->last();
+        if ($last === null || $last->due === null || $last->demand === null) {
+            return null;
+        }
+        $own = [];
+        foreach ($open as $task) {
+            $one = $this->desk->open()->one($task->id);
+            if ($one !== null && $one->set === $last->set && $one->due !== null && $one->due <= $last->due && $one->toPlan > 0) {
+                $own[] = ['task' => $task, 'minutes' => (int) $one->left];
+            }
+        }
+        $curve = $this->desk->open()->curves[$last->set] ?? null;
+        $at = $curve?->at($last->due) ?? $last->demand;
+
+        return new Vessel($last->due, $at->supply, max(0, $at->demand - array_sum(array_column($own, 'minutes'))), $own);
+    }
+
+    /**
+     * @param  Collection<int, Task>  $open
+     * @return list<TapeDay>
+     */
+    private function days(Collection $open): array
+    {
+        $user = $this->desk->user();
+        $dues = [];
+        foreach ($open as $task) {
+            $due = $this->desk->open()->one($task->id)?->due;
+            $due === null || $dues[$task->id] = [$due, Times::clock($user, $due)];
+        }
+        $said = [];
+        foreach ($dues as $task => [$due, $clock]) { // one mark for each moment
+            $said[$due][] = $task;
+        }
+        foreach ($said as $tasks) {
+            foreach ($tasks as $i => $task) {
+                $dues[$task][1] = $i > 0 ? '' : 'due '.$dues[$task][1];
+            }
+        }
+
+        return array_values($open->modelKeys()) === [] ? [] : (new DayTape($this->desk))->of(array_values($open->modelKeys()), $dues, self::DAYS);
+    }
+
+    /**
+     * What keeps it from going on, with the way on.
+     *
+     * @param  Collection<int, Task>  $open
+     * @param  array<int, int>  $late
+     * @return list<array{title: string, what: string, form: string, link: string|null, task: int|null}>
+     */
+    private function holds(Project $project, Collection $open, Steps $steps, ?int $next, array $late): array
+    {
+        $holds = [];
+        $worst = array_intersect_key($late, array_flip($open->modelKeys()));
+        if ($worst !== []) {
+            $holds[] = ['title' => __('task.no_time'), 'what' => trans_choice('task.late_tasks', count($worst), ['minutes' => Times::lateness(max($worst))]), 'form' => '', 'link' => '/shape', 'task' => null];
+        }
+        foreach ($open->filter(static fn (Task $task): bool => $task->waiting_for !== null)->take(self::NAMED) as $task) {
+            $holds[] = ['title' => __('task.waits_on', ['person' => $task->waiting_for]), 'what' => $task->title, 'form' => 'answered', 'link' => null, 'task' => $task->id];
+        }
+        $first = $next === null ? null : $open->find($next);
+        if ($project->sequential && $first !== null && $open->count() > 1) {
+            $holds[] = ['title' => __('task.step_first', ['title' => $first->title]), 'what' => trans_choice('task.steps_wait', $open->count() - 1), 'form' => 'any_order', 'link' => null, 'task' => null];
+        }
+        $bare = $open->first(static fn (Task $task): bool => $task->stage === TaskStage::Open && ($task->importance === null || $task->estimate === null));
+        if ($bare !== null) {
+            $holds[] = ['title' => $bare->title, 'what' => __($bare->importance === null ? 'task.unweighed_why' : 'task.unestimated_why'), 'form' => '', 'link' => "/tasks/{$bare->id}", 'task' => null];
+        }
+
+        return $holds;
+    }
+
+    /**
+     * Where each task lies by the plan.
+     *
+     * @param  Collection<int, Block>  $blocks  planned ones, by start
+     * @return array<int, array{from: int, to: int, end: int, ahead: bool}>
+     */
+    private static function lies(Collection $blocks): array
+    {
+        $lies = [];
+        foreach ($blocks as $block) {
+            [$start, $end] = [RowMapper::start($block), RowMapper::end($block)];
+            $lies[$block->task_id] = ['from' => min($lies[$block->task_id]['from'] ?? $start, $start), 'to' => max($lies[$block->task_id]['to'] ?? $start, $start), 'end' => max($lies[$block->task_id]['end'] ?? $end, $end), 'ahead' => true];
+        }
+
+        return $lies;
     }
 }

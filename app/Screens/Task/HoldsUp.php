@@ -45,7 +45,7 @@ final readonly class HoldsUp
         }
         $late = $this->prospects->slacks($user, $now)->late[$task->id] ?? null;
         if ($late !== null) {
-            $holds[] = ['title' => __('task.no_time'), 'link' => '/shape?change=ways', 'then' => null, 'what' => __('task.late_by', ['minutes' => Times::duration($late)])];
+            $holds[] = ['title' => __('task.no_time'), 'link' => '/shape?change=ways', 'then' => null, 'what' => __('task.late_by', ['minutes' => Times::lateness($late)])];
         }
 
         return $holds;

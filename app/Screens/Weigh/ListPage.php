@@ -16,6 +16,7 @@ use Illuminate\Support\Collection;
 final readonly class ListPage extends Page
 {
     /**
+     * @param  array<int, string>  $before  of steps in line: what each waits for, by task; "" where it is the next one
      * @param  array<int, int>  $chances  % to be in time, by task
      * @param  Collection<int, Candidate>  $unweighed  the first of them
      * @param  Collection<int, Task>  $tasks  by id
@@ -24,6 +25,7 @@ final readonly class ListPage extends Page
      * @param  Collection<string, Collection<int, Candidate>>  $groups  by name
      */
     public function __construct(
+        public array $before,
         public array $chances,
         public User $user,
         public CarbonImmutable $now,

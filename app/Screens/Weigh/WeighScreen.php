@@ -12,6 +12,7 @@ use App\Rows\Candidate;
 use App\Rows\Candidates;
 use App\Rows\Desk;
 use App\Rows\PastRatios;
+use App\Rows\Steps;
 use App\Rows\WhatIf;
 use App\Time\Moments;
 use Carbon\CarbonImmutable;
@@ -72,7 +73,11 @@ final readonly class WeighScreen
         $tasks = $this->desk->tasks([...$first->keys()->all(), ...$shown->keys()->all()]);
         $projects = $user->projects()->whereNull('done_at')->pluck('name', 'id');
 
+        $before = Steps::of($user)->before;
+        $titles = $before === [] ? [] : DB::table('tasks')->where('user_id', $user->id)->whereIn('id', array_values($before))->pluck('title', 'id')->all();
+
         return new ListPage(
+            before: $before === [] ? [] : array_replace(array_fill_keys(array_values($before), ''), array_map(static fn (string $title): string => __('task.waits_for', ['title' => $title]), array_filter(array_map(static fn (int $id): ?string => $titles[$id] ?? null, $before)))),
             user: $user, now: $now, unweighed: $first, unweighedCount: count($unweighed), weighedCount: count($weighed), shown: count($shown),
             chances: $this->prospects->chances($user, $now),
             tasks: $tasks, group: $group, areas: $this->desk->areas()->values(), projects: $projects,

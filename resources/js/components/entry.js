@@ -29,7 +29,7 @@ export default () => ({
         this.timer = setTimeout(() => this.ask(), 120)
     },
     key(event) {
-        if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+        if (event.key === 'Enter' && (event.ctrlKey || event.metaKey || ('enterSends' in this.$refs.text.dataset && !event.shiftKey && !event.isComposing && this.$refs.text.value.trim() !== ''))) {
             event.preventDefault()
             this.$refs.form.requestSubmit()
         } else if (event.key === 'Enter' && !event.shiftKey && !this.$refs.text.value.includes('\n') && event.target.value.trim() === '') {

@@ -1,6 +1,6 @@
 {{-- Days one after another; what it is about stands out, all else is pale. On a phone a row a day. --}}
-@props(['days', 'label', 'slack' => null])
-<div class="day-tape" role="group" aria-label="{{ $label }}">
+@props(['days', 'label'])
+<div @class(['day-tape', 'day-tape-many' => count($days) > 5]) role="group" aria-label="{{ $label }}">
     @foreach ($days as $day)
         <figure @class(['tape-day', 'tape-today' => $day->isToday, 'tape-after-gap' => $day->skipped > 0]) style="--minutes:{{ $day->minutes }}">
             <figcaption>@if ($day->skipped > 0)<span class="soft">{{ trans_choice('{1} a day|[2,*] :count days', $day->skipped) }} on</span> @endif{{ $day->label }}</figcaption>

@@ -1,5 +1,5 @@
 {{-- Tasks with what can be set about them in place; pull with its parts. --}}
-@props(['rows', 'tasks', 'weighed', 'areas', 'projects', 'chances' => []])
+@props(['rows', 'tasks', 'weighed', 'areas', 'projects', 'chances' => [], 'before' => []])
 @php use App\Wording\Times; @endphp
 <table class="weigh-list">
     <thead><tr><th>task</th><th>importance</th><th>estimate</th><th>due</th><th class="number">pressure</th><th class="number">pull</th></tr></thead>
@@ -7,7 +7,7 @@
     @foreach ($rows as $one)
         @php $task = $tasks[$one->id]; $form = "weigh-{$task->id}"; $wrong = old('form') === $form; @endphp
         <tr id="row-{{ $task->id }}" data-row tabindex="0" aria-label="{{ $task->title }}">
-            <td><span class="title"><input type="checkbox" name="ids[]" value="{{ $task->id }}" form="sort" data-key=" " aria-label="Choose {{ $task->title }}"><span class="swatch hue-{{ $task->area->hue }}" title="{{ $task->area->name }}"></span><a href="/tasks/{{ $task->id }}">{{ $task->title }}</a>@if ($task->carried > 0)<span class="soft">@icon('carried') {{ $task->carried }}</span>@endif</span>
+            <td><span class="title"><input type="checkbox" name="ids[]" value="{{ $task->id }}" form="sort" data-key=" " aria-label="Choose {{ $task->title }}"><span class="swatch hue-{{ $task->area->hue }}" title="{{ $task->area->name }}"></span><a href="/tasks/{{ $task->id }}">{{ $task->title }}</a>@if ($task->carried > 0)<span class="soft">@icon('carried') {{ $task->carried }}</span>@endif @isset($before[$task->id])<span class="soft">{{ $before[$task->id] === '' ? 'the next step' : $before[$task->id] }}</span>@endisset</span>
                 <details class="asks asks-row"><summary class="button button-bare" data-key="o" aria-label="More of {{ $task->title }}">more</summary>
                     <form method="post" action="/tasks/{{ $task->id }}" class="menu">@csrf @method('patch')<input type="hidden" name="back" value="{{ url()->full() }}">
                         <label for="title-{{ $task->id }}">Name</label><input class="field" id="title-{{ $task->id }}" name="title" value="{{ $task->title }}" maxlength="200" required>

@@ -40,7 +40,7 @@
     </div>
     @if ($days !== [])<section aria-label="When" class="task-tape"><x-day-tape :days="$days" label="From today to its date" />
         <p class="tape-says soft">@foreach ($gone as $one)<span>{{ $one['when'] }}: {{ $one['what'] }}</span>@endforeach
-            @if ($slack && $slack->late > 0)<span class="coral">late by {{ Times::duration($slack->late) }} by this plan</span>@elseif ($slack && $slack->dated)<span class="strong">slack {{ Times::duration($slack->minutes) }} of open time</span>@endif
+            @if ($slack && $slack->late > 0)<span class="coral">late by {{ Times::lateness($slack->late) }} by this plan</span>@elseif ($slack && $slack->dated)<span class="strong">slack {{ Times::duration($slack->minutes) }} of open time</span>@endif
             @if ($chance !== null)<span class="strong">{{ App\Wording\Figures::chance($chance) }}</span>@endif</p></section>@endif
     <div class="task-grid">
     <div>

@@ -10,7 +10,7 @@
     @if ($unweighed->isNotEmpty())
         <section aria-labelledby="unweighed">
             <div class="section-head section-over"><h2 id="unweighed">Unweighed</h2><span class="soft">{{ $unweighedCount }}, oldest first</span></div>
-            <x-weigh-table :rows="$unweighed" :tasks="$tasks" :weighed="false" :areas="$areas" :projects="$projects" />
+            <x-weigh-table :rows="$unweighed" :tasks="$tasks" :weighed="false" :areas="$areas" :projects="$projects" :before="$before" />
             @if ($unweighedCount > count($unweighed))<p class="soft">{{ $unweighedCount - count($unweighed) }} more follow when these are weighed.</p>@endif
         </section>
         <br>
@@ -18,7 +18,7 @@
     @foreach ($groups as $name => $rows)
         <section aria-labelledby="group-{{ $loop->index }}">
             <div class="section-head"><h2 id="group-{{ $loop->index }}">{{ $name === '' ? 'By pull' : preg_replace('/^\d /', '', (string) $name) }}</h2><span class="soft">@if ($loop->first){{ $weighedCount }} open, pull = importance + pressure + push + age @else {{ count($rows) }} @endif</span></div>
-            <x-weigh-table :rows="$rows" :tasks="$tasks" :weighed="true" :chances="$chances" :areas="$areas" :projects="$projects" />
+            <x-weigh-table :rows="$rows" :tasks="$tasks" :weighed="true" :chances="$chances" :areas="$areas" :projects="$projects" :before="$before" />
         </section>
     @endforeach
     @if ($weighedCount > $shown)<p><a href="/weigh/list?all=1&group={{ $group }}">{{ $weighedCount - $shown }} more, by pull</a></p>@endif
