@@ -12,6 +12,7 @@ use App\Http\Controllers\CaptureController;
 use App\Http\Controllers\CloseController;
 use App\Http\Controllers\DayListController;
 use App\Http\Controllers\FileController;
+use App\Http\Controllers\FindController;
 use App\Http\Controllers\FirstDayController;
 use App\Http\Controllers\GatherController;
 use App\Http\Controllers\HoursController;
@@ -175,7 +176,8 @@ Route::middleware(['auth', 'still', 'given', 'typed', 'mend', 'once'])->group(fu
     Route::get('/views/{view}', [ViewController::class, 'show'])->name('views.show');
     Route::patch('/views/{saved}', [ViewController::class, 'update'])->name('views.update');
     Route::delete('/views/{saved}', [ViewController::class, 'destroy'])->name('views.destroy');
-    Route::get('/search', [ViewController::class, 'search'])->name('search');
+    Route::get('/search', [FindController::class, 'index'])->name('search');
+    Route::post('/search/do/{any}', [FindController::class, 'do'])->name('search.do');
 
     Route::get('/weigh', [WeighController::class, 'field'])->name('weigh.field');
     Route::get('/weigh/list', [WeighController::class, 'list'])->name('weigh.list');

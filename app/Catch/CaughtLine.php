@@ -13,7 +13,7 @@ use Nekto\Core\Time\LocalDay;
 /** Understands lines as a person types them: by their clock, their order of dates, their projects. */
 final readonly class CaughtLine
 {
-    private LineParser $parser;
+    public LineParser $parser;
 
     private Learned $learned;
 

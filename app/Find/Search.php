@@ -6,11 +6,14 @@ namespace App\Find;
 
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Nekto\Core\Text\Folded;
 
-/** Finds tasks, projects, messages and meetings by words, also by misspelt ones. */
+/** Finds tasks, their steps and files, projects, messages, meetings and their notes: by words, parts of them, and misspelt ones; without regard to accents and capitals. */
 final class Search
 {
-    private const MOST = 40;
+    private const MOST = 80;
+
+    private const WORDS = 8;
 
     /** So many of the index's best are looked at closely. */
     private const LOOKED_AT = 300;
@@ -21,16 +24,16 @@ final class Search
     /** @return list<array{kind: string, id: int, title: string, body: string}> the best first */
     public function __invoke(User $user, string $words): array
     {
-        $words = array_values(array_filter(preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower(mb_substr($words, 0, 200))) ?: [], static fn (string $word): bool => $word !== ''));
+        $words = array_slice(Folded::words(mb_substr($words, 0, 200)), 0, self::WORDS);
         $long = array_values(array_filter($words, static fn (string $word): bool => mb_strlen($word) >= 3));
         if ($words === []) {
             return [];
         }
         $found = [];
         foreach ($this->rows($user, $long, $words) as $row) {
-            $score = self::score($words, (string) $row->title, (string) $row->body);
+            $score = self::score($words, (string) $row->words, (string) $row->more);
             if ($score > 0) {
-                $found[] = [$score, ['kind' => (string) $row->kind, 'id' => intdiv((int) $row->rowid, 4), 'title' => (string) $row->title, 'body' => self::around((string) $row->body, $words)]];
+                $found[] = [$score, ['kind' => (string) $row->kind, 'id' => intdiv((int) $row->rowid, 8), 'title' => (string) $row->title, 'body' => self::around((string) $row->body, $words)]];
             }
         }
         usort($found, static fn (array $a, array $b): int => $b[0] <=> $a[0] ?: $b[1]['id'] <=> $a[1]['id']);
@@ -60,20 +63,27 @@ final class Search
     private function rows(User $user, array $long, array $words): array
     {
         if ($long === []) { // too short for the index
-            return array_values(DB::select('select rowid, kind, title, body from search where user_id = ? and title like ? limit '.self::LOOKED_AT, [$user->id, '%'.$words[0].'%']));
+            return array_values(DB::select('select rowid, kind, title, body, words, more from search where search match ? and words like ? order by rowid desc limit '.self::LOOKED_AT, [self::ownedBy($user), '%'.$words[0].'%']));
         }
-        $exact = implode(' ', array_map(static fn (string $word): string => "\"{$word}\"", $long));
-        $rows = DB::select('select rowid, kind, title, body from search where search match ? and user_id = ? limit '.self::LOOKED_AT, [$exact, $user->id]);
+        $exact = implode(' AND ', array_map(static fn (string $word): string => "{words more} : \"{$word}\"", $long));
+        $rows = DB::select('select rowid, kind, title, body, words, more from search where search match ? and user_id = ? order by rowid desc limit '.self::LOOKED_AT, [self::ownedBy($user, $exact), $user->id]);
         if (count($rows) >= self::MOST) {
             return array_values($rows);
         }
         $parts = array_unique(array_merge(...array_map(self::groups(...), $long)));
         $any = implode(' OR ', array_map(static fn (string $part): string => "\"{$part}\"", array_slice($parts, 0, 24)));
+        $known = array_flip(array_column($rows, 'rowid'));
 
         return [...$rows, ...array_filter(
-            DB::select('select rowid, kind, title, body from search where search match ? and user_id = ? order by rank limit '.self::LOOKED_AT, [$any, $user->id]),
-            static fn (\stdClass $row): bool => ! in_array($row->rowid, array_column($rows, 'rowid'), true),
+            DB::select('select rowid, kind, title, body, words, more from search where search match ? and user_id = ? order by rank limit '.self::LOOKED_AT, [self::ownedBy($user, "{words more} : ({$any})"), $user->id]),
+            static fn (\stdClass $row): bool => ! isset($known[$row->rowid]),
         )];
+    }
+
+    /** A question to the index about one account's words alone. */
+    public static function ownedBy(User $user, string $match = ''): string
+    {
+        return "owner : \"u{$user->id}u\"".($match === '' ? '' : " AND {$match}");
     }
 
     /**
@@ -98,7 +108,6 @@ final class Search
     /** 1 if the text has the word, less the fewer of its groups of letters the likest word has; 0 below a half. */
     private static function likeness(string $word, string $text): float
     {
-        $text = mb_strtolower($text);
         if (str_contains($text, $word)) {
             return preg_match('/(?<!\p{L})'.preg_quote($word, '/').'/u', $text) === 1 ? 1.0 : 0.9;
         }
@@ -111,7 +120,8 @@ final class Search
             if (abs(mb_strlen($other) - mb_strlen($word)) <= 3) {
                 $others = self::groups(" {$other} ");
                 $shared = 2 * count(array_intersect($groups, $others)) / max(1, count($groups) + count($others));
-                $near = levenshtein(substr($word, 0, 60), substr($other, 0, 60)) <= (mb_strlen($word) >= 7 ? 2 : 1) ? 0.6 : 0.0;
+                $away = levenshtein(substr($word, 0, 60), substr($other, 0, 60));
+                $near = $away <= (mb_strlen($word) >= 7 ? 2 : 1) || ($away === 2 && count_chars($word, 1) === count_chars($other, 1)) ? 0.6 : 0.0; // two letters changed places: a slip too
                 $best = max($best, $shared, $near);
             }
         }
@@ -139,7 +149,7 @@ final class Search
     {
         $text = trim((string) preg_replace('/\s+/u', ' ', $text));
         foreach ($words as $word) {
-            $at = mb_stripos($text, $word);
+            $at = mb_strpos(Folded::of($text), $word);
             if ($at !== false) {
                 return ($at > 40 ? '… ' : '').mb_substr($text, max(0, $at - 40), 120);
             }

@@ -3,6 +3,27 @@
 declare(strict_types=1);
 
 return [
+    'kinds' => ['tasks' => 'Tasks', 'projects' => 'Projects, areas, contexts', 'meetings' => 'Meetings', 'mail' => 'Mail', 'files' => 'Files', 'done' => 'Done and let go', 'places' => 'Screens, settings, acts'],
+    'at' => ['inbox' => 'in the inbox', 'open' => 'no date', 'waiting' => 'waiting', 'someday' => 'someday', 'reference' => 'a note'],
+    'no_block' => 'no block, due :due',
+    'in' => 'in :project',
+    'waits' => 'waits for :person',
+    'left' => ':minutes left',
+    'pull' => 'pull :pull',
+    'let_go' => 'let go; its page brings it back',
+    'project' => 'project',
+    'area' => 'area',
+    'context' => 'context',
+    'closed' => 'done',
+    'open_tasks' => '{0} nothing open|{1} 1 task open|[2,*] :count tasks open',
+    'note' => 'note: :words',
+    'from' => ':person: :words',
+    'with' => 'with :title',
+    'over' => ':planned of :line: :over over',
+    'under' => ':planned of :line',
+    'does' => ['waits' => 'waits for :person', 'ask' => 'asked about :day', 'set' => 'set for :when', 'picked' => 'picked for :day', 'due' => 'due :when', 'start' => 'from :when', 'estimate' => 'estimate :minutes', 'importance' => 'importance :word', 'done' => 'done', 'again' => 'open again'],
+    'did' => ':title: :what.',
+    'nothing_did' => 'Nothing of that can be done with :title.',
     'groups' => ['none' => 'not grouped', 'area' => 'by area', 'project' => 'by project', 'context' => 'by context', 'part' => 'by part of the day', 'due' => 'by due date', 'importance' => 'by importance', 'stage' => 'by where it is'],
     'orders' => ['pull' => 'most pull', 'due' => 'due first', 'importance' => 'importance', 'estimate' => 'shortest', 'longest' => 'longest', 'area' => 'own order of areas', 'context' => 'own order of contexts', 'project' => 'project', 'oldest' => 'oldest', 'newest' => 'newest', 'title' => 'title'],
     'conditions' => [

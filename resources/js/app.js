@@ -14,6 +14,7 @@ import { listenForForms } from './page/forms.js'
 import { listenForAway } from './page/offline.js'
 import { listenForSaying } from './page/says.js'
 import { hasChanges, listenForTyping } from './page/typed.js'
+import { listenForFinding } from './page/find.js'
 import { listenForOrder } from './page/order.js'
 import { listenForWords } from './page/words.js'
 import { listenForPulse } from './pulse.js'
@@ -32,6 +33,7 @@ listenForPages()
 listenForDays()
 listenForWords()
 listenForOrder()
+listenForFinding()
 listenForForms()
 listenForKeys()
 listenForAway()

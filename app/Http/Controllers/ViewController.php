@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Find\Question;
-use App\Find\Search;
 use App\Find\Shipped;
 use App\Http\Requests\ViewRequest;
 use App\Models\SavedView;
@@ -17,7 +16,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
-/** Saved views and the search. */
+/** Saved views. */
 final readonly class ViewController
 {
     public function index(#[CurrentUser] User $user): View
@@ -65,12 +64,5 @@ final readonly class ViewController
         $saved->delete();
 
         return redirect('/views')->with('status', __('task.view_gone', ['title' => $saved->name]));
-    }
-
-    public function search(Request $request, #[CurrentUser] User $user, Search $search): View
-    {
-        $words = mb_substr($request->string('q')->trim()->toString(), 0, 200);
-
-        return view('screens.search', ['words' => $words, 'found' => $words === '' ? [] : $search($user, $words)]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Weigh;
 
+use App\Find\Search;
 use App\Models\Task;
 use App\Models\User;
 use App\Models\Worked;
@@ -22,6 +23,7 @@ use Nekto\Core\Estimate\Correction;
 use Nekto\Core\Pressure\Answer;
 use Nekto\Core\Pressure\Push;
 use Nekto\Core\Task\Importance;
+use Nekto\Core\Text\Folded;
 
 /** What Weigh shows: the field, the stack of what is unweighed, or the plain list. */
 final readonly class WeighScreen
@@ -123,18 +125,18 @@ final readonly class WeighScreen
      */
     private function similar(User $user, Task $task): ?array
     {
-        $words = array_slice(array_filter(preg_split('/[^\p{L}]+/u', mb_strtolower($task->title)) ?: [], static fn (string $word): bool => mb_strlen($word) > 3), 0, 6);
+        $words = array_slice(array_filter(Folded::words($task->title), static fn (string $word): bool => mb_strlen($word) > 3 && ! ctype_digit($word)), 0, 6);
         if ($words === []) {
             return null;
         }
         $match = implode(' OR ', array_map(static fn (string $word): string => "\"{$word}\"", $words));
         $rows = DB::select(
-            'select t.title, '.Worked::sum($this->desk->now).' as minutes from search s join tasks t on t.id = s.rowid / 4 join entries on entries.task_id = t.id and entries.break = 0 and entries.ends_at is not null
+            'select t.title, '.Worked::sum($this->desk->now).' as minutes from search s join tasks t on t.id = s.rowid / 8 join entries on entries.task_id = t.id and entries.break = 0 and entries.ends_at is not null
              where s.search match ? and s.user_id = ? and s.kind = \'tasks\' and t.done_at is not null and t.deleted_at is null and t.id <> ? group by t.id having minutes > 0 order by s.rank limit 5',
-            ['title : ('.$match.')', $user->id, $task->id],
+            [Search::ownedBy($user, 'words : ('.$match.')'), $user->id, $task->id],
         );
         foreach ($rows as $row) {
-            $shared = array_filter($words, static fn (string $word): bool => str_contains(mb_strtolower((string) $row->title), $word));
+            $shared = array_filter($words, static fn (string $word): bool => str_contains(Folded::of((string) $row->title), $word));
             if (2 * count($shared) > count($words)) {
                 return ['title' => (string) $row->title, 'minutes' => (int) $row->minutes];
             }
