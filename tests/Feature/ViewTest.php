@@ -139,7 +139,8 @@ final class ViewTest extends FeatureTestCase
         $this->ines->messages()->create(['message_id' => '1', 'from_name' => 'Prue', 'subject' => 'Proofs of section 2', 'body' => 'bleed on page 38', 'received_at' => Clock::now()]);
         $this->task('Insurance of others', of: $this->person('wim@example.org'));
 
-        $this->get('/search?q='.urlencode($words))->assertOk()->assertSee($found)->assertDontSee('of others');
+        $said = html_entity_decode(strip_tags((string) $this->get('/search?q='.urlencode($words))->assertOk()->assertDontSee('of others')->getContent()));
+        self::assertStringContainsString($found, $said);
     }
 
     /** @return array<string, array{string, string}> */
