@@ -28,7 +28,7 @@ return [
     'orders' => ['pull' => 'most pull', 'due' => 'due first', 'importance' => 'importance', 'estimate' => 'shortest', 'longest' => 'longest', 'area' => 'own order of areas', 'context' => 'own order of contexts', 'project' => 'project', 'oldest' => 'oldest', 'newest' => 'newest', 'title' => 'title'],
     'conditions' => [
         'due' => ['heading' => 'Due', 'due:overdue' => 'overdue', 'due:today' => 'due today', 'due:tomorrow' => 'due by tomorrow', 'due:week' => 'due within 7 days', 'due:fortnight' => 'due within 14 days', 'due:any' => 'with a due date', 'due:none' => 'without a date', 'due:hard' => 'with a hard due date'],
-        'day' => ['heading' => 'Day', 'picked:today' => 'picked for today', 'picked:any' => 'picked', 'set:any' => 'with a set time', 'start:later' => 'not to begin yet'],
+        'day' => ['heading' => 'Day', 'picked:today' => 'picked for today', 'picked:any' => 'picked', 'set:any' => 'with a set time', 'start:later' => 'beginning later'],
         'estimate' => ['heading' => 'Estimate', 'estimate:5' => 'at most 5 min', 'estimate:15' => 'at most 15 min', 'estimate:30' => 'at most 30 min', 'estimate:60' => 'at most 1 h', 'estimate:120' => 'at most 2 h', 'estimate:none' => 'without an estimate'],
         'importance' => ['heading' => 'Importance', 'importance:4' => 'vital', 'importance:3' => 'high or more', 'importance:2' => 'medium or more', 'importance:1' => 'low or more', 'importance:none' => 'unweighed'],
         'demand' => ['heading' => 'Demand', 'demand:deep' => 'deep', 'demand:light' => 'light'],
@@ -40,6 +40,7 @@ return [
     'headings' => ['area' => 'Area', 'project' => 'Project', 'context' => 'Context'],
     'prefix' => ['area' => 'in ', 'project' => 'of ', 'context' => 'at '],
     'sentence' => 'Tasks :what; :group; :order.',
+    'sentence_plain' => 'Tasks :what; :order.',
     'all_kinds' => 'of all kinds',
     'not' => 'not :what',
     'and' => ' and ',

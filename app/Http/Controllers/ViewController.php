@@ -9,7 +9,9 @@ use App\Find\Shipped;
 use App\Http\Requests\ViewRequest;
 use App\Models\SavedView;
 use App\Models\User;
+use App\Screens\Frame\Frame;
 use App\Screens\View\ViewScreen;
+use App\Screens\View\ViewsScreen;
 use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -19,9 +21,9 @@ use Illuminate\Http\Request;
 /** Saved views. */
 final readonly class ViewController
 {
-    public function index(#[CurrentUser] User $user): View
+    public function index(#[CurrentUser] User $user, ViewsScreen $screen): View
     {
-        return view('screens.views', ['shipped' => Shipped::names(), 'own' => $user->savedViews()->get()]);
+        return view('screens.views', $screen->of($user));
     }
 
     public function show(Request $request, string $view, #[CurrentUser] User $user, ViewScreen $screen): View
@@ -29,7 +31,7 @@ final readonly class ViewController
         $own = ctype_digit($view) ? $user->savedViews()->findOrFail($view) : null;
         $question = $own === null ? (Shipped::question($view) ?? abort(404)) : Question::of($own->question);
 
-        return view('screens.view', ['view' => $own, 'address' => $view, 'title' => $own === null ? Shipped::names()[$view] : $own->name] + $screen->of($user, $question, Clock::now(), $request->boolean('all'))->toArray());
+        return view('screens.view', ['view' => $own, 'address' => $view, 'title' => $own === null ? Shipped::names()[$view] : $own->name] + $screen->of($user, $question, Clock::now(), $request->boolean('all'), $request->query('face') === 'table')->toArray());
     }
 
     /** Building one by choosing; what is chosen so far is in the address. */
@@ -52,11 +54,12 @@ final readonly class ViewController
         return redirect("/views/{$own->id}")->with('status', __('task.view_kept', ['title' => $own->name]));
     }
 
-    public function update(Request $request, SavedView $saved): RedirectResponse
+    public function update(Request $request, SavedView $saved, #[CurrentUser] User $user): RedirectResponse
     {
         $saved->update(['pinned' => $request->boolean('pinned')]);
+        $more = $saved->pinned && $user->savedViews()->where('pinned', true)->count() > Frame::PINNED;
 
-        return back()->with('status', __('task.view_kept', ['title' => $saved->name]));
+        return back()->with('status', __($more ? 'task.view_pinned_more' : ($saved->pinned ? 'task.view_pinned' : 'task.view_unpinned'), ['title' => $saved->name, 'most' => Frame::PINNED]));
     }
 
     public function destroy(SavedView $saved): RedirectResponse

@@ -17,7 +17,7 @@ use Illuminate\View\View;
 final readonly class Frame
 {
     /** Views in the head. */
-    private const PINNED = 3;
+    public const PINNED = 4;
 
     public function __construct(private Container $container) {}
 

@@ -16,6 +16,7 @@ final readonly class ViewPage extends Page
     /**
      * @param  array<int, int>  $chances  % to be in time, by task
      * @param  bool  $contradicts  its conditions exclude each other
+     * @param  array<string, array{count: int, estimated: int, left: int, worked: int}>  $sums  by group, minutes
      * @param  Collection<string, Collection<int, Task>>  $groups  by name
      * @param  Collection<int, Candidate>  $candidates  by task id
      * @param  array<string, array<int|string, string>>  $choices  by kind of condition
@@ -28,6 +29,7 @@ final readonly class ViewPage extends Page
         public int $count,
         public int $shown,
         public int $minutes,
+        public array $sums,
         public Collection $groups,
         public Collection $candidates,
         public array $choices,

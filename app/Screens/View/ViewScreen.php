@@ -8,6 +8,7 @@ use App\Find\Conditions;
 use App\Find\Question;
 use App\Models\Task;
 use App\Models\User;
+use App\Models\Worked;
 use App\Planning\Prospects;
 use App\Rows\Candidate;
 use App\Rows\Desk;
@@ -21,7 +22,8 @@ final readonly class ViewScreen
 
     public function __construct(private Desk $desk, private Prospects $prospects) {}
 
-    public function of(User $user, Question $question, CarbonImmutable $now, bool $all): ViewPage
+    /** @param  bool  $sums  the table of sums by group is asked for */
+    public function of(User $user, Question $question, CarbonImmutable $now, bool $all, bool $sums = false): ViewPage
     {
         $conditions = new Conditions($user, $user->local($now)->format('Y-m-d'), $now->utc()->format('Y-m-d H:i:s'));
         $query = $user->tasks()->counted($now)->getQuery()->with(['project', 'contexts', 'repeat'])->withCount('subtasks');
@@ -44,10 +46,36 @@ final readonly class ViewScreen
             count: count($sorted),
             shown: count($shown),
             minutes: (int) $tasks->sum(static fn (Task $task): int => $task->minutesLeft($now)),
+            sums: $sums ? $this->sums($user, $sorted, $question->group, $now) : [],
             groups: $shown->groupBy(static fn (Task $task): string => self::group($task, $question->group, $user, $now)),
             candidates: $known,
             choices: $choices,
         );
+    }
+
+    /**
+     * Of all that the question finds, by its groups; the sums are those of the rows.
+     *
+     * @param  Collection<int, Task>  $tasks
+     * @return array<string, array{count: int, estimated: int, left: int, worked: int}>
+     */
+    private function sums(User $user, Collection $tasks, string $group, CarbonImmutable $now): array
+    {
+        $worked = [];
+        foreach ($tasks->pluck('id')->chunk(500) as $ids) {
+            $worked += $user->entries()->where('break', false)->whereIn('task_id', $ids->all())->groupBy('task_id')->selectRaw('task_id, '.Worked::sum($now).' as minutes')->pluck('minutes', 'task_id')->all();
+        }
+        $sums = [];
+        foreach ($tasks as $task) {
+            $name = self::group($task, $group, $user, $now);
+            $sums[$name] ??= ['count' => 0, 'estimated' => 0, 'left' => 0, 'worked' => 0];
+            $sums[$name]['count']++;
+            $sums[$name]['estimated'] += (int) $task->estimate;
+            $sums[$name]['left'] += $task->minutesLeft($now);
+            $sums[$name]['worked'] += (int) ($worked[$task->id] ?? 0);
+        }
+
+        return $sums;
     }
 
     /**

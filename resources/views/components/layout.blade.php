@@ -29,11 +29,11 @@
                     <x-station name="Close" href="/close" :current="$station === 'close'" key-hint=",c" />
                 </nav>
                 <nav class="views" aria-label="Views">
-                    @foreach ($pinned as $id => $name)<a class="pinned" href="/views/{{ $id }}" title="{{ $name }}">{{ $name }}</a>@endforeach
                     <a href="/projects" @if ($at === 'projects') aria-current="page" @endif>Projects</a>
                     <a href="/views" @if ($at === 'views') aria-current="page" @endif>Views</a>
                     <a href="/search" data-page-key="n" @if ($at === 'search') aria-current="page" @endif>Find</a>
                     <a href="/meetings" @if ($at === 'meetings') aria-current="page" @endif>Meetings</a>
+                    @if ($pinned)<span class="pinned-row">@foreach ($pinned as $id => $name)<a class="pinned" href="/views/{{ $id }}" title="{{ $name }}">{{ $name }}</a>@endforeach</span>@endif
                 </nav>
                 <form class="catch" method="post" action="/gather" data-clear x-data="entry" x-ref="form">
                     @csrf

@@ -1,21 +1,16 @@
 @php use App\Find\Question; @endphp
 <x-layout title="A view" at="views">
     <div class="title-row"><h1>{{ $own->name ?? 'A new view' }}</h1><x-says /><span class="end"><a class="button" href="/views" data-leave>All views</a></span></div>
-    <p class="sentence" id="sentence">{{ $sentence }}</p>
+    <p class="view-sentence" id="sentence">{{ $sentence }}</p>
     <form method="get" action="/views/build" id="build" data-on-change>
         @if ($own)<input type="hidden" name="view" value="{{ $own->id }}">@endif
-        <div class="section-head"><h2>Conditions</h2><span class="soft">joined by “and” within a group; “or” begins the next</span></div>
-        @for ($i = 0; $i < $rows; $i++)
-            @php $one = $conditions[$i] ?? null; @endphp
-            <div class="condition">
-                @if ($i === 0)<span class="soft">tasks that</span>@else<select class="field" name="conditions[{{ $i }}][join]" aria-label="Joined by"><option value="and">and</option><option value="or" @selected(($one['join'] ?? '') === 'or')>or</option></select>@endif
-                <select class="field" name="conditions[{{ $i }}][not]" aria-label="Not"><option value="0">are</option><option value="1" @selected($one['not'] ?? false)>are not</option></select>
-                <select class="field" name="conditions[{{ $i }}][what]" aria-label="Condition {{ $i + 1 }}"><option value="">–</option>@foreach ($choices as $heading => $some)@if ($some !== [])<optgroup label="{{ $heading }}">@foreach ($some as $what => $words)<option value="{{ $what }}" @selected(($one['what'] ?? '') === $what)>{{ $words }}</option>@endforeach</optgroup>@endif @endforeach</select>
-            </div>
-        @endfor
-        <div class="form-grid">
-            <div class="form-row"><label for="group">Grouped</label><select class="field" id="group" name="group">@foreach (__('find.groups') as $value => $words)<option value="{{ $value }}" @selected($group === $value)>{{ $words }}</option>@endforeach</select></div>
-            @for ($i = 0; $i < 3; $i++)<div class="form-row"><label for="order-{{ $i }}">{{ ['In order of', 'then', 'then'][$i] }}</label><select class="field" id="order-{{ $i }}" name="order[]"><option value="">–</option>@foreach (__('find.orders') as $value => $words)<option value="{{ $value }}" @selected(($order[$i] ?? '') === $value)>{{ $words }}</option>@endforeach</select></div>@endfor
+        <div class="build-sentence">Tasks that
+            @for ($i = 0; $i < $rows; $i++)
+                @php $one = $conditions[$i] ?? null; @endphp
+                <span class="word">@if ($i > 0)<select name="conditions[{{ $i }}][join]" aria-label="Joined by"><option value="and">and</option><option value="or" @selected(($one['join'] ?? '') === 'or')>or</option></select> @endif<select name="conditions[{{ $i }}][not]" aria-label="Not"><option value="0">are</option><option value="1" @selected($one['not'] ?? false)>are not</option></select> <select name="conditions[{{ $i }}][what]" aria-label="Condition {{ $i + 1 }}"><option value="">{{ $one === null ? 'a further word' : '–' }}</option>@foreach ($choices as $heading => $some)@if ($some !== [])<optgroup label="{{ $heading }}">@foreach ($some as $what => $words)<option value="{{ $what }}" @selected(($one['what'] ?? '') === $what)>{{ $words }}</option>@endforeach</optgroup>@endif @endforeach</select></span>{{ $i < $rows - 1 ? ' ' : '' }}
+            @endfor;
+            <span class="word"><select id="group" name="group" aria-label="Grouped">@foreach (__('find.groups') as $value => $words)<option value="{{ $value }}" @selected($group === $value)>{{ $words }}</option>@endforeach</select></span>; in the order of
+            @for ($i = 0; $i < 3; $i++)<span class="word">{{ $i > 0 ? ', then ' : '' }}<select id="order-{{ $i }}" name="order[]" aria-label="{{ ['In order of', 'then', 'then'][$i] }}"><option value="">–</option>@foreach (__('find.orders') as $value => $words)<option value="{{ $value }}" @selected(($order[$i] ?? '') === $value)>{{ $words }}</option>@endforeach</select></span>@endfor.
         </div>
         <div class="actions"><button class="button button-main">Ask it</button></div>
     </form>
