@@ -11,6 +11,7 @@ use App\Http\Controllers\CalendarGroupController;
 use App\Http\Controllers\CaptureController;
 use App\Http\Controllers\CloseController;
 use App\Http\Controllers\DayListController;
+use App\Http\Controllers\DayTaskController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\FirstDayController;
@@ -165,6 +166,7 @@ Route::middleware(['auth', 'still', 'given', 'typed', 'mend', 'once'])->group(fu
     Route::patch('/projects/{project}', [ProjectController::class, 'update'])->name('projects.update');
     Route::delete('/projects/{project}', [ProjectController::class, 'destroy'])->name('projects.destroy');
     Route::post('/projects/{project}/order', [ProjectController::class, 'order'])->name('projects.order');
+    Route::post('/day-tasks', [DayTaskController::class, 'store'])->name('day-tasks.store');
     Route::post('/projects/{project}/tasks', [ProjectController::class, 'addTasks'])->name('projects.tasks.store');
     Route::post('/projects/{project}/sections', [ProjectController::class, 'addSection'])->name('projects.sections.store');
     Route::patch('/sections/{section}', [ProjectController::class, 'updateSection'])->name('sections.update');

@@ -66,6 +66,6 @@ final readonly class ReadFile
 
     private static function draft(ReadMail $mail): Draft
     {
-        return new Draft($mail->line, Format::Mail->value.':'.sha1($mail->messageId), mb_substr($mail->subject, 0, 200), note: "{$mail->fromName}: {$mail->body}", caughtAt: $mail->receivedAt);
+        return new Draft($mail->line, MailParts::key($mail->messageId), mb_substr($mail->subject, 0, 200), note: "{$mail->fromName}: {$mail->body}", caughtAt: $mail->receivedAt);
     }
 }

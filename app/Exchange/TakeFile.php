@@ -20,7 +20,7 @@ final readonly class TakeFile implements Steps
 
     private const KNOWN_AT_ONCE = 500;
 
-    public function __construct(private TakeDrafts $take) {}
+    public function __construct(private TakeDrafts $take, private MailParts $mail) {}
 
     public function cut(Intake $intake, CarbonImmutable $now): void
     {
@@ -37,7 +37,13 @@ final readonly class TakeFile implements Steps
     public function take(Intake $intake, CarbonImmutable $now): void
     {
         $drafts = array_map(Draft::fromJson(...), iterator_to_array(Parts::next($intake, self::BATCH), false));
-        [$taken] = ($this->take)($intake->user, $drafts, $intake->format === Format::Mail->value ? 'mail' : 'file', $now);
+        $isMail = $intake->format === Format::Mail->value;
+        $known = $isMail ? TakeDrafts::known($intake->user, $drafts) : [];
+        [$taken] = ($this->take)($intake->user, $drafts, $isMail ? 'mail' : 'file', $now);
+        if ($isMail) {
+            $keys = array_map(static fn (Draft $draft): string => $draft->key, $drafts);
+            ($this->mail)($intake->user, (string) Storage::get((string) $intake->path), array_values(array_filter($keys, static fn (string $key): bool => ! isset($known[$key]))), $now);
+        }
         $intake->added += $taken;
         $intake->save(); // if it fails here, what was taken is known the next time
     }

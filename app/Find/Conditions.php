@@ -80,7 +80,7 @@ final readonly class Conditions
         $groups = array_map(static fn (array $group): string => implode(__('find.and'), array_map($say, $group)), $question->groups);
         $said = implode(__('find.or'), array_filter($groups, static fn (string $group): bool => $group !== ''));
 
-        return __('find.sentence', [
+        return __($question->group === 'none' ? 'find.sentence_plain' : 'find.sentence', [
             'what' => $said === '' ? __('find.all_kinds') : $said,
             'group' => __("find.groups.{$question->group}"),
             'order' => implode(__('find.then'), array_map(static fn (string $key): string => __("find.orders.{$key}"), $question->order)),

@@ -28,6 +28,8 @@ return [
     ],
     'take' => ['wait' => 'Take it', 'longer' => 'Open them', 'cut' => 'Cut it', 'way' => 'Take it', 'picks' => 'Take it'],
     'way' => ['wait' => '{1} Let one task wait|[2,*] Let :count tasks wait'],
+    'say_when' => 'Say when: in the line, “phone Wim at 16:45”, or in the field below it.',
+    'task_stands' => ':title stands at :when, anchored; of medium importance until you weigh it.',
     'morning' => [
         'rested' => '{1} One task lay untouched for :days days and went to someday: :titles|[2,*] :count tasks lay untouched for :days days and went to someday: :titles',
         'rested_more' => '{1} and one more|[2,*] and :count more',

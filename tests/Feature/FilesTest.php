@@ -85,6 +85,24 @@ final class FilesTest extends FeatureTestCase
     }
 
     #[Test]
+    public function tasks_of_a_mail_file_carry_their_files_and_lead_back_to_the_message(): void
+    {
+        $mail = "From: Prue <prue@example.org>\r\nSubject: Plates\r\nMessage-ID: <7@x>\r\nDate: Tue, 10 Mar 2026 09:00:00 +0000\r\nMIME-Version: 1.0\r\nContent-Type: multipart/mixed; boundary=b\r\n\r\n--b\r\nContent-Type: text/plain\r\n\r\nSee the list.\r\n--b\r\nContent-Type: text/plain; name=list.txt\r\nContent-Disposition: attachment; filename=list.txt\r\n\r\none\r\n--b--\r\n";
+        $this->look('plates.eml', $mail)->assertSee('Plates');
+        $this->take();
+        $task = $this->ines->tasks()->with(['attachments', 'links'])->sole();
+        $message = $this->ines->messages()->sole();
+
+        self::assertSame(['list.txt'], $task->attachments->pluck('name')->all());
+        self::assertSame(["/messages/{$message->id}"], $task->links->pluck('address')->all());
+        self::assertSame(['taken', $task->id], [$message->state, $message->task_id]);
+        $this->get("/messages/{$message->id}")->assertOk()->assertSee('See the list.');
+        $this->look('plates.eml', $mail);
+        $this->take();
+        self::assertSame([1, 1], [$this->ines->tasks()->count(), $task->attachments()->count()]);
+    }
+
+    #[Test]
     #[DataProvider('formats')]
     public function what_goes_out_comes_back_without_doubles(string $format, string $name): void
     {

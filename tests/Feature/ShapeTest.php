@@ -153,4 +153,17 @@ final class ShapeTest extends FeatureTestCase
 
         return count(DB::getQueryLog());
     }
+
+    #[Test]
+    public function a_task_is_typed_where_it_is_to_stand(): void
+    {
+        $this->post('/day-tasks', ['day' => '2026-03-11', 'title' => 'Phone Wim at 16:45', 'start' => '', 'minutes' => '15'])->assertSessionHasNoErrors();
+        $this->post('/day-tasks', ['day' => '2026-03-12', 'title' => 'Read the contract', 'start' => '10:00', 'minutes' => '45']);
+        self::assertSame(['Wed 16:45–17:00 Phone Wim!', 'Thu 10:00–10:45 Read the contract!'], $this->plan());
+
+        foreach ([['title' => 'Phone'], ['title' => '', 'start' => '10:00'], ['title' => 'x', 'start' => '07:00'], ['title' => 'x', 'start' => '25:00'], ['title' => 'x', 'start' => '10:00', 'minutes' => '9999']] as $wrong) {
+            $this->post('/day-tasks', ['day' => '2026-03-11'] + $wrong)->assertSessionHasErrors();
+        }
+        self::assertSame(2, $this->ines->tasks()->count());
+    }
 }

@@ -12,12 +12,14 @@ use App\Models\IntakeStage;
 use App\Models\Message;
 use App\Models\User;
 use App\Time\Clock;
+use App\Wording\Dates;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
+use Nekto\Core\Time\LocalDay;
 
 /** The mailbox: reading, making tasks, putting off, filing. */
 final readonly class MessageController
@@ -97,7 +99,7 @@ final readonly class MessageController
         }
         $message->update(['put_off_until' => $date]);
 
-        return back()->with('status', __('mail.put_off', ['subject' => $message->subject, 'date' => $date]));
+        return back()->with('status', __('mail.put_off', ['subject' => $message->subject, 'date' => Dates::of($user)->short(LocalDay::fromString($date))]));
     }
 
     public function state(Request $request, Message $message): RedirectResponse

@@ -47,20 +47,21 @@ final readonly class FindScreen
         $sought = Folded::words($words);
         $does = $this->does($user, $words);
         $found = (new Collection(($this->search)($user, $does === null ? $words : $does->words)))->groupBy('kind');
-        $ids = [...$found->get('tasks', new Collection)->pluck('id')->all(), ...$user->subtasks()->whereKey($found->get('subtasks', new Collection)->pluck('id')->all())->pluck('task_id')->all(), ...$user->attachments()->whereKey($found->get('attachments', new Collection)->pluck('id')->all())->whereNotNull('task_id')->pluck('task_id')->all()];
-        $inProjects = $does === null && $sought !== [] ? $user->tasks()->whereNull('done_at')->whereIn('project_id', $user->projects()->whereKey($found->get('projects', new Collection)->pluck('id')->all())->get()->filter(static fn (Project $one): bool => self::isNamed($one->name, $sought))->modelKeys())->limit(self::MOST)->pluck('id')->all() : []; // its name stands for its tasks
+        $of = static fn (string $kind): array => $found->has($kind) ? $found[$kind]->pluck('id')->all() : [];
+        $ids = [...$of('tasks'), ...($of('subtasks') === [] ? [] : $user->subtasks()->whereKey($of('subtasks'))->pluck('task_id')->all()), ...($of('attachments') === [] ? [] : $user->attachments()->whereKey($of('attachments'))->whereNotNull('task_id')->pluck('task_id')->all())];
+        $inProjects = $does === null && $of('projects') !== [] ? $user->tasks()->whereNull('done_at')->whereIn('project_id', $user->projects()->whereKey($of('projects'))->get()->filter(static fn (Project $one): bool => self::isNamed($one->name, $sought))->modelKeys())->limit(self::MOST)->pluck('id')->all() : []; // its name stands for its tasks
         $rank = array_flip(array_values(array_unique([...$ids, ...$inProjects])));
-        $tasks = $user->tasks()->withTrashed()->counted($now)->getQuery()->whereKey(array_keys($rank))->with(['area', 'project'])->get()->sortBy(static fn (Task $task): int => $rank[$task->id])->values();
+        $tasks = $rank === [] ? new Collection : $user->tasks()->withTrashed()->counted($now)->getQuery()->whereKey(array_keys($rank))->with(['area', 'project'])->get()->sortBy(static fn (Task $task): int => $rank[$task->id])->values();
         [$open, $over] = $tasks->partition(static fn (Task $task): bool => $task->done_at === null && ! $task->trashed());
         $known = $this->desk->open();
         $open = $does === null ? $open->sortByDesc(static fn (Task $task): int => $known->one($task->id)?->pull->total() ?? -1)->values() : $open;
-        $planned = $user->blocks()->planned()->whereIn('task_id', $open->modelKeys())->where('ends_at', '>', $now)->orderBy('starts_at')->get()->groupBy('task_id');
+        $planned = $open->isEmpty() ? new Collection : $user->blocks()->planned()->whereIn('task_id', $open->pluck('id')->all())->where('ends_at', '>', $now)->orderBy('starts_at')->get()->groupBy('task_id');
         $groups = array_filter([
             'tasks' => $this->tasks($user, $open->take(self::MOST), $planned),
-            'projects' => $this->projects($user, $found->get('projects', new Collection)->pluck('id')->all(), $sought),
+            'projects' => $this->projects($user, $of('projects'), $sought),
             'meetings' => $this->meetings($user, $found->get('meetings', new Collection), $found->get('meeting_notes', new Collection)),
             'mail' => $this->mail($user, $found->get('messages', new Collection)),
-            'files' => self::files($user, $found->get('attachments', new Collection)->pluck('id')->all()),
+            'files' => self::files($user, $of('attachments')),
             'done' => $this->over($user, $over->take(self::MOST)),
             'places' => Places::of($sought),
         ]);
@@ -142,7 +143,7 @@ final readonly class FindScreen
      */
     private function projects(User $user, array $ids, array $sought): array
     {
-        $projects = $user->projects()->with('area')->withCount(['tasks as open_count' => static fn ($tasks) => $tasks->whereNull('done_at')])->whereKey($ids)->get()->sortBy(static fn (Project $one): int => (int) array_search($one->id, $ids, true))->take(self::MOST);
+        $projects = $ids === [] ? new Collection : $user->projects()->with('area')->withCount(['tasks as open_count' => static fn ($tasks) => $tasks->whereNull('done_at')])->whereKey($ids)->get()->sortBy(static fn (Project $one): int => (int) array_search($one->id, $ids, true))->take(self::MOST);
         $named = static fn (string $name): bool => self::isNamed($name, $sought);
 
         return [
@@ -159,6 +160,9 @@ final readonly class FindScreen
      */
     private function meetings(User $user, Collection $meetings, Collection $notes): array
     {
+        if ($meetings->isEmpty() && $notes->isEmpty()) {
+            return [];
+        }
         $noted = $user->meetingNotes()->whereKey($notes->pluck('id')->all())->pluck('meeting_id', 'id');
         $ids = array_slice(array_values(array_unique([...$meetings->pluck('id')->all(), ...$noted->values()->all()])), 0, self::MOST);
         $times = $user->occurrences()->whereIn('meeting_id', $ids)->orderByRaw('abs(julianday(starts_at) - julianday(?))', [$this->desk->now->toDateTimeString()])->get()->groupBy('meeting_id');
@@ -178,7 +182,7 @@ final readonly class FindScreen
      */
     private function mail(User $user, Collection $found): array
     {
-        $rows = $user->messages()->whereKey($found->pluck('id')->all())->get()->keyBy('id');
+        $rows = $found->isEmpty() ? new Collection : $user->messages()->whereKey($found->pluck('id')->all())->get()->keyBy('id');
 
         return array_values($found->filter(static fn (array $one): bool => isset($rows[$one['id']]))->take(self::MOST)->map(fn (array $one): Entry => new Entry(
             "found-messages-{$one['id']}", $one['title'], "/messages/{$one['id']}", Times::when($user, $rows[$one['id']]->received_at, $this->desk->now), __('find.from', ['person' => $rows[$one['id']]->from_name, 'words' => $one['body']]),
@@ -191,6 +195,9 @@ final readonly class FindScreen
      */
     private static function files(User $user, array $ids): array
     {
+        if ($ids === []) {
+            return [];
+        }
         $files = $user->attachments()->whereKey($ids)->whereNotNull('task_id')->latest('id')->limit(self::MOST)->get();
         $titles = $user->tasks()->whereKey($files->pluck('task_id')->all())->pluck('title', 'id');
 

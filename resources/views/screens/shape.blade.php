@@ -31,11 +31,11 @@
             <div class="section-head"><h2 id="sheet-title">Run sheet</h2>
                 <span class="soft">{{ $counted }}, {{ trans_choice('shape.count.meetings', count($sheet->meetings)) }}@if ($sheet->allDay); all day: {{ implode(', ', $sheet->allDay) }}@endif · <a href="/shape/{{ $day->asString() }}/list">as a list</a>
                 @unless ($isPast)· <details class="asks reserve-ask" id="reserve-ask" @if ($errors->hasAny(['reserve', 'title', 'link'])) open @endif><summary data-page-key="+">take time <kbd>+</kbd></summary><form method="post" action="/meetings/own" class="menu" data-clear>@csrf<input type="hidden" name="day" value="{{ $day->asString() }}">
-                    <label for="reserve-title">What for</label><input class="field" id="reserve-title" name="title" maxlength="120" value="{{ old('title') }}" placeholder="meet Sam in room 2" autocomplete="off">
-                    <label for="reserve-from">From</label><input class="field" id="reserve-from" name="start" maxlength="8" value="{{ old('start') }}" placeholder="{{ Times::ofDay($person, 960) }}" required>
+                    <label for="reserve-title">What for</label><input class="field" id="reserve-title" name="title" maxlength="500" value="{{ old('title') }}" placeholder="meet Sam in room 2, or phone Kim at 16:45" autocomplete="off">
+                    <label for="reserve-from">From</label><input class="field" id="reserve-from" name="start" maxlength="8" value="{{ old('start') }}" placeholder="{{ Times::ofDay($person, 960) }}">
                     <label for="reserve-minutes">Minutes</label><input class="field" id="reserve-minutes" name="minutes" inputmode="numeric" maxlength="3" value="{{ old('minutes', 30) }}" required>
                     @foreach (['reserve', 'title', 'link'] as $field)@error($field)<p class="error" role="alert">{{ $message }}</p>@enderror @endforeach
-                    <span class="row"><button class="button button-main">A meeting</button><button class="button" formaction="/reserves">Keep it free</button></span><span class="hint">or drag over a gap of the sheet</span></form></details>@endunless</span></div>
+                    <span class="row"><button class="button button-main">A meeting</button><button class="button" formaction="/day-tasks">A task</button><button class="button" formaction="/reserves">Keep it free</button></span><span class="hint">or drag over a gap of the sheet</span></form></details>@endunless</span></div>
             <x-run-sheet :sheet="$sheet" :pull="$chosenCandidate?->pull->total()" :why="$why" :chosen="$chosen" :day="$day" :address="$address" :gauge="$gauge" :difference="$difference" :reserve="$reserve" :place="$place" :lunch="$ask->lunch" />
         </section>
         <section class="gauge-part" aria-labelledby="gauge-title">
