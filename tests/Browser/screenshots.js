@@ -27,13 +27,12 @@ try {
     await shoot(light, '/weigh/list?group=answer', 'weigh-list')
     await shoot(light, '/work', 'work')
     await shoot(light, '/projects/2', 'project')
-    await shoot(light, '/views/build?view=1', 'view')
-    await shoot(light, '/gather/files', 'preview', async (page) => {
-        await page.getByLabel('or its text').fill('(A) 2026-03-02 Draft the wall text +wall-texts @desk due:2026-03-13 for:90min\n(C) Courier quotes for the second venue @phone due:2026-03-17\nx 2026-03-05 2026-03-01 Order hooks\nRing Ana due:2026-02-31')
-        await page.getByRole('button', { name: 'Look at it' }).click()
-        await page.getByRole('button', { name: 'Take all' }).waitFor()
+    await shoot(light, '/views', 'views')
+    await shoot(light, '/search?q=lend', 'find', async (page) => {
+        await page.locator('#find-q').focus()
+        await page.keyboard.press('ArrowDown')
     })
-    await shoot(light, '/tasks/4', 'task')
+    await shoot(light, '/tasks/2', 'task')
     await shoot(light, '/meetings', 'meetings')
     await shoot(light, '/settings', 'settings', async (page) => {
         await page.getByRole('slider', { name: 'Wednesday ends' }).focus()
