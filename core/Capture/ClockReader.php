@@ -24,10 +24,10 @@ final class ClockReader
     private const BARE = '(?:[01]?\d|2[0-3]|'.self::HOURS.')';
 
     /** What may follow a bare hour: what ends a clause, or goes on about when. */
-    private const GOES_ON = '(?=\s*(?:[,;!?)–—-]|\.(?!\d)|$|'.Phrase::TAKEN.')|,?\s+(?:on|to|until|till|and|sharp|today|tonight|next|this|in\s+the|at|for|with|about|(?:every|each)\s+\w|'.DayReader::TOMORROW.'|'.DayReader::WEEKDAY.'|'.Verbs::PHRASE.')(?!\w))';
+    private const GOES_ON = '(?=\s*(?:[,;!?)–—-]|\.(?!\d)|$|'.Phrase::TAKEN.')|,?\s+(?:on|to|until|till|and|sharp|today|tonight|next|this|in\s+the|at|for|with|w\/|about|(?:every|each)\s+\w|'.DayReader::TOMORROW.'|'.DayReader::WEEKDAY.'|'.Verbs::PHRASE.')(?!\w))';
 
     /** Matches also what is a time only after a word such as "at": "at 3", "at two", "at half nine", "at 15h30". */
-    public const AFTER_AT = '(?:'.self::TIME.'|\d{1,2}h(?:\d{2})?(?!\w)|\d{1,2}\.\d{2}(?!\w)|half\s+(?:'.self::HOURS.')(?!\w)|'.self::BARE.self::GOES_ON.')(?:\s+at\s+night\b)?';
+    public const AFTER_AT = '(?:'.self::TIME.'|\d{1,2}h(?:\d{2})?(?!\w)|\d{1,2}\.\d{2}(?!\w)|half\s+(?:'.self::HOURS.')(?!\w)|'.self::BARE.self::GOES_ON.')(?:\s+at\s+night\b|\s+sharp\b)?(?!\s+or\s+\d)';
 
     /** Matches also what is a time after a day and such a word: "tomorrow after three about the lamps". */
     public const AFTER_DAY = self::TIME.'|half\s+(?:'.self::HOURS.')(?!\w)|'.self::BARE.'(?![\w:.,\/%-]|\s+(?:min|h|hours?|minutes?|days?|weeks?|months?|people|of)\b)';
@@ -41,7 +41,7 @@ final class ClockReader
      */
     public static function read(string $text, ?Daytime $daytime = null): int
     {
-        $text = (string) preg_replace(['/\s+/u', '/ at night$/', '/^a /'], [' ', '', ''], strtolower(strtr(trim($text), ['’' => "'", '.m' => 'm'])));
+        $text = (string) preg_replace(['/\s+/u', '/ (?:at night|sharp)$/', '/^a /'], [' ', '', ''], strtolower(strtr(trim($text), ['’' => "'", '.m' => 'm'])));
         $named = ['noon' => 720, 'midday' => 720, 'midnight' => 1440];
         if (isset($named[$text])) {
             return $named[$text];
@@ -79,11 +79,11 @@ final class ClockReader
      */
     public static function otherHalf(string $words, int $meant, Daytime $daytime): ?string
     {
-        $open = '/(?<![\w:.\/-])(?:(?<half>half\s+)(?<spoken>'.self::HOURS.')|(?<word>'.self::HOURS.')|(?<hour>\d)(?::(?<minute>\d{2}))?)(?![\w:.\/-]|\s*(?:[ap]\.?m|st|nd|rd|th|h)\b)/iu';
+        $open = '/(?<![\w:.\/-])(?:(?<whole>(?:a\s+)?(?:half|quarter|five|ten|twenty|twenty-five)\s+(?:past|to)\s+)(?<of>'.self::HOURS.'|\d{1,2})|(?<half>half\s+)(?<spoken>'.self::HOURS.')|(?<word>'.self::HOURS.')|(?<hour>\d)(?::(?<minute>\d{2}))?)(?![\w:.\/-]|\s*(?:[ap]\.?m|st|nd|rd|th|h)\b)/iu';
         if (preg_match($open, $words, $part, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
             return null;
         }
-        $hour = Numbers::count((string) ($part['spoken'][0] ?? $part['word'][0] ?? $part['hour'][0]));
+        $hour = Numbers::count((string) ($part['of'][0] ?? $part['spoken'][0] ?? $part['word'][0] ?? $part['hour'][0]));
         $read = self::read((string) $part[0][0], $daytime);
         $other = ($read + 720) % 1440;
         if ($read < 0 || $other === $meant || ! $daytime->isOpen($hour) || ($hour === 9 && isset($part['minute'][0]))) {

@@ -73,12 +73,12 @@ final class DurationReader
         $not = '(?<!\bin\s)(?<!\bevery\s)(?<!\bafter\s)(?<!\bwithin\s)(?<!\bevery\sother\s)(?<!\bat\s)(?<!@\s)(?<!@)';
         // "the 5 minute intro" speaks of what is done
         $noun = '(?<!\bthe\s)(?<!\ba\s)(?<!\ban\s)(?<!\bthis\s)(?<!\bthat\s)(?<!\bour\s)(?<!\bmy\s)(?<!\byour\s)(?<!\bhis\s)(?<!\bher\s)(?<!\btheir\s)(?<!\bnew\s)';
-        $for = '(?:(?:takes\s+)?(?:for\s+)?(?:about\s+|around\s+|roughly\s+|max(?:imum)?\.?\s+|at\s+most\s+|~\s?|ca\.?\s+)?)';
+        $for = '(?<first>^)?(?:(?:takes\s+)?(?:for\s+)?(?:about\s+|around\s+|roughly\s+|max(?:imum)?\.?\s+|at\s+most\s+|~\s?|ca\.?\s+)?)';
         $words = implode('|', array_keys(self::WORDS));
         $range = '(?:(?:\d+|'.$words.')\s*(?:-|–|to|or)\s*)?'; // of two the longer
         $lead = $not.$noun.'(?<![\w.,\/:])'.$for.$range.'(?<sign>[-−](?=\d))?';
-        $more = '(?:\s+or\s+so\b)?';
-        $stop = '(?![\w-])(?!\s+(?:after|before|later|ago|per|a\s+(?:day|week|month))\b)'.$more;
+        $more = '(?:\s+or\s+so\b)?(?(first)(?:\s+of(?=\s+\S))?)'; // "half an hour of filing"
+        $stop = '(?![\w-])(?!\s+(?:after|before|later|ago|per|a\s+(?:day|week|month)|more|late|early|earlier|ahead|worth|old|away|to\s+(?:the|my|our|it|this)|into)\b)'.$more;
         // "24 hour plan": in the singular it tells what kind of thing follows, unless the line goes on about when
         $one = '(?:(?<=1\shour)|(?<=1hour)|(?<!hour)(?<!minute)|(?!\s+\p{L})|(?=\s+(?:by|on|at|for|from|due|and|in|every|each|today|tonight|or|not|before|after|this|next|'.DayReader::TOMORROW.'|'.DayReader::WEEKDAY.')\b))';
         $clock = '(?!(?<!for\s)(?:(?:1[3-9]|2[0-3])(?:\.\d{2})?|1[0-2]\.\d{2})h)'; // 17h is a time

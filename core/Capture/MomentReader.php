@@ -122,7 +122,7 @@ final readonly class MomentReader
         $phrase->look(Kind::At, '(?:(?<![\w-])on\s+|'.self::NOT_AFTER.')'.$bare.',?\s+(?<time>(?<date>(?:[01]?\d|2[0-3])\.[0-5]\d))(?!\w)'.Phrase::STOP, fn (array $part, Daytime $daytime): When|Problem|null => $this->isDate($part['date'], $part['day']) ? null : $read($part, $daytime));
         $phrase->look(Kind::At, '(?:(?<![\w-])on\s+|'.self::NOT_AFTER.')'.$bare.',?\s+(?<time>(?:[7-9]|1\d|2[0-3])h(?:[0-5]\d)?)'.Phrase::STOP, $read);
         $phrase->look(Kind::At, '(?:(?<![\w-])on\s+|'.self::NOT_AFTER.')(?<day>'.DayReader::TOMORROW.'|'.DayReader::WEEKDAY.'),?\s+(?<spoken>1[0-2]|[1-9])'.Phrase::END.Phrase::STOP, fn (array $part, Daytime $daytime): When|Problem|null => $this->days->read($part['day'])->dayOfMonth() === (int) $part['spoken'] ? null : $read($part, $daytime));
-        $phrase->look(Kind::At, '(?<![\w-])'.$about.'(?<time>'.self::TIME.')\s+(?:on\s+)?'.$day.Phrase::STOP, $read);
+        $phrase->look(Kind::At, '(?<![\w-])(?<!\bor\s)'.$about.'(?<time>'.self::TIME.')\s+(?:on\s+)?'.$day.Phrase::STOP, $read);
         $phrase->look(Kind::Part, '(?<![\w-])first\s+thing(?:\s+in\s+the\s+morning)?(?=\s+(?:on\s+)?(?:'.DayReader::PHRASE.')'.Phrase::STOP.')', static fn (): string => 'morning');
         $sometime = '(?:(?:later|some\s?time)\s+)?';
         $phrase->look(Kind::On, self::NOT_AFTER.$sometime.'(?<day>'.DayReader::NEAR.')'.Phrase::STOP, $read);
@@ -130,9 +130,10 @@ final readonly class MomentReader
         $phrase->look(Kind::On, '(?<![\w-])(?:for\s+)(?<day>today|tonight|'.DayReader::TOMORROW.')'.Phrase::END.Phrase::STOP, $read);
         $phrase->look(Kind::On, '(?<![\w-])this(?=\s+(?:morning|afternoon|evening)'.Phrase::STOP.')', fn (): When => new When($this->today));
         $phrase->look(Kind::On, '(?<![\w-])(?:over|at|on|during)\s+(?<day>the\s+weekend)'.Phrase::STOP, $read);
-        $phrase->look(Kind::On, '^(?<day>(?:next|this|coming)\s+(?:'.DayReader::WEEKDAY.'|week|weekend|month|quarter|year)|'.DayReader::ON_WEEKDAY.'|'.DayReader::DATE.')(?=,?\s+(?:(?:morning|afternoon|evening),?\s+)?'.Verbs::PHRASE.')', $read);
+        $phrase->look(Kind::On, '^(?<day>(?:next|this|coming)\s+(?:'.DayReader::WEEKDAY.'|week|weekend|month|quarter|year)|'.DayReader::ON_WEEKDAY.'|'.DayReader::DATE.')(?=,?\s+(?:(?:morning|afternoon|evening),?\s+)?(?:'.Verbs::PHRASE.'|(?:'.self::EVENTS.')\b))', $read);
         $phrase->look(Kind::On, self::NOT_AFTER.'(?<day>(?:next|this|coming)\s+(?:'.DayReader::WEEKDAY.'|week|weekend|month|quarter|year)|'.DayReader::ON_WEEKDAY.'|'.DayReader::DATE.'|'.DayReader::OF_PERIOD.'|\d{1,2}[\/.]\d{1,2}[\/.]\d{4})(?:'.Phrase::END.'|(?=\s*:)|(?=\s+(?:[-–—&]|and)\s+'.Phrase::TAKEN.')|(?=\s+(?:morning|afternoon|evening|night)'.Phrase::END.'))'.Phrase::STOP, $read);
-        $phrase->look(Kind::At, '(?<![\w:.-])'.$about.'(?<time>'.self::TIME.')'.Phrase::END.Phrase::STOP, $read);
+        $phrase->look(Kind::At, '(?<![\w:.-])(?<!\bor\s)'.$about.'(?<time>(?:'.self::TIME.')(?:\s+sharp\b)?)'.Phrase::END.Phrase::STOP, $read);
+        $phrase->look(Kind::At, '(?<='.Phrase::TAKEN.'\s)(?<time>(?:[01]?\d|2[0-3])\.[0-5]\d)'.Phrase::END.Phrase::STOP, $read);
         $phrase->look(Kind::At, '(?<='.Phrase::TAKEN.'\s)(?<time>\d{1,2}:\d{2}(?:\s*[ap]\.?m\b)?|\d{1,2}\s*[ap]m)(?=[,:]?\s+\p{L})'.Phrase::STOP, $read);
         $phrase->look(Kind::At, '^(?<time>\d{1,2}:\d{2}(?:\s*[ap]\.?m\b)?|\d{1,2}\s*[ap]m)(?=[,:]?\s+\p{L})'.Phrase::STOP, $read);
     }

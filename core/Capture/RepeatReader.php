@@ -49,7 +49,7 @@ final readonly class RepeatReader
         $plural = '(?:mon|tues|wednes|thurs|fri|satur|sun)days';
         $plurals = $plural.'(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+|\s*[&\/]\s*)'.$plural.')*';
         $short = '(?:mon|tue|wed|thu|fri|sat|sun|tues|thur|thurs|weds|'.DayReader::WEEKDAY.')';
-        $when = '(?:'.Phrase::END.'|(?=,?\s+(?:at\s|@|from\s|in\s+the\s|mornings?\b|afternoons?\b|evenings?\b|until\s|till\s|(?:'.ClockReader::TIME.')'.Phrase::STOP.')))';
+        $when = '(?:'.Phrase::END.'|(?=,?\s+(?:at\s|@|from\s|in\s+the\s|mornings?\b|afternoons?\b|evenings?\b|until\s|till\s|(?:'.ClockReader::TIME.')(?:'.Phrase::STOP.'|\s*[-–—]\s*\d))))';
         $date = '(?:the\s+)?(?<date>'.DayReader::DATE.')';
 
         return [
@@ -85,10 +85,10 @@ final readonly class RepeatReader
             // mon/wed/fri 7am, tue & thu 18:00, mon-fri: a list of weekdays with a time, or the whole week of work
             '(?<![\w’\'-])(?<days>mon(?:day)?\s*[-–]\s*fri(?:day)?)(?:'.Phrase::END.'|'.$when.')' => self::weekly(...),
             '(?<![\w’\'-])(?<days>'.$short.'(?:\s*[\/&]\s*'.$short.')+)'.$when => self::weekly(...),
-            '(?<![\w’\'-])(?<!on\s)(?<!next\s)(?<!this\s)(?<days>'.$short.'(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+)'.$short.')+)(?=,?\s+(?:at\s|(?:'.ClockReader::TIME.')'.Phrase::STOP.'))' => self::weekly(...),
+            '(?<![\w’\'-])(?<!on\s)(?<!next\s)(?<!this\s)(?<days>'.$short.'(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+|\s+)'.$short.')+)(?=,?\s+(?:at\s|(?:'.ClockReader::TIME.')'.Phrase::STOP.'))' => self::weekly(...),
             '(?<![\w’\'-])(?<days>'.$short.'\s*[-–]\s*'.$short.')(?=,?\s+(?:at\s|(?:'.ClockReader::TIME.')'.Phrase::STOP.'))' => self::weekly(...),
             '(?<!\w)(?:(?<name>fortnightly|biweekly)|weekly)(?:,?\s+on\s+(?<days>'.self::DAYS.')|'.Phrase::END.')' => self::weekly(...),
-            '(?<!\w)(?:(?<unit>daily|quarterly)|once\s+a\s+(?<times>day|week|month|year))(?:'.Phrase::END.'|(?=\s+(?:at|from|by|in\s+the)\s))' => self::simple(...),
+            '(?<!\w)(?:(?<unit>daily|quarterly)|once\s+a\s+(?<times>day|week|month|year))(?:'.$when.'|(?=\s+by\s))' => self::simple(...),
         ];
     }
 

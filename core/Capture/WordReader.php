@@ -24,9 +24,10 @@ final readonly class WordReader
         foreach ($this->projects as $project) {
             $phrase->look(Kind::Project, '(?<!\w)(?:for|in)\s+(?:the\s+)?'.preg_quote($project, '/').Phrase::END, static fn (): string => $project);
         }
-        $phrase->look(Kind::Waiting, '(?<!\w)(?:(?:i\s+am\s+|am\s+|is\s+)?waiting\s+(?:for|on)|wait\s+(?:for|on))\s+'.self::NAME.'(?:\s+to\s+(?:answer|reply|confirm|sign|decide|respond|call(?:\s+back)?))?'.Phrase::STOP, static fn (array $part): string => $part['name']);
+        $phrase->look(Kind::Waiting, '(?<!\w)(?:(?:i\s+am\s+|am\s+|is\s+)?waiting\s+(?:for|on)|wait\s+(?:for|on))\s+'.self::NAME.'(?:(?:\s+for(?=\s+(?:the|an?|my|our|his|her|their)\s))|\s+to\s+(?:answer|reply|confirm|sign|decide|respond|call(?:\s+back)?))?'.Phrase::STOP, static fn (array $part): string => $part['name']);
         $phrase->look(Kind::Waiting, '(?<!\w)(?:after|until|till|once|when|as\s+soon\s+as)\s+'.self::NAME.'\s+'.self::ANSWERS.Phrase::END, static fn (array $part): string => $part['name']);
         $phrase->look(Kind::Part, '(?:'.Phrase::TAKEN.'\s+\K|(?<!\w)in\s+the\s+)(?<part>morning|afternoon|evening|night)s?'.Phrase::STOP, static fn (array $part): string => $part['part'] === 'night' ? 'evening' : $part['part']);
+        $phrase->look(Kind::Part, '(?<='.Phrase::TAKEN.'\s)(?<part>am|pm)'.Phrase::END.Phrase::STOP, static fn (array $part): string => $part['part'] === 'am' ? 'morning' : 'afternoon');
         $this->readImportance($phrase);
         $phrase->look(Kind::Demand, '(?:'.self::CLAUSE.')(?<demand>light|deep)(?:\s+work)?'.Phrase::END, static fn (array $part): ?Demand => Demand::tryFrom($part['demand']));
     }
