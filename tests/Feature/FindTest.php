@@ -35,8 +35,12 @@ final class FindTest extends FeatureTestCase
         $this->task('Lender list')->update(['done_at' => Clock::now()]);
         $this->task('Lender map')->delete();
         $this->task('Crates')->subtasks()->create(['user_id' => $this->ines->id, 'title' => 'Ring the lender']);
-        $this->meeting('Lender call', '2026-03-12 10:00', '2026-03-12 11:00');
-        $this->ines->messages()->create(['message_id' => '1', 'from_name' => 'Prue', 'subject' => 'The lender’s terms', 'body' => 'x', 'received_at' => Clock::now()]);
+        foreach (['1', '2'] as $each) { // of two rows none may fetch what belongs to it by itself
+            $this->meeting("Lender call {$each}", '2026-03-12 10:00', '2026-03-12 11:00');
+            $this->ines->messages()->create(['message_id' => $each, 'from_name' => 'Prue', 'subject' => 'The lender’s terms', 'body' => 'x', 'received_at' => Clock::now()]);
+            $this->ines->contexts()->create(['name' => "Lender {$each}"]);
+            $this->ines->projects()->create(['name' => "Lender days {$each}", 'area_id' => $this->ines->areas()->firstOrFail()->id]);
+        }
         $this->ines->areas()->firstOrFail()->update(['name' => 'Lenders']);
         $this->task('Lender of others', of: $this->person('wim@example.org'));
 

@@ -165,7 +165,7 @@ final readonly class FindScreen
         }
         $noted = $user->meetingNotes()->whereKey($notes->pluck('id')->all())->pluck('meeting_id', 'id');
         $ids = array_slice(array_values(array_unique([...$meetings->pluck('id')->all(), ...$noted->values()->all()])), 0, self::MOST);
-        $times = $user->occurrences()->whereIn('meeting_id', $ids)->orderByRaw('abs(julianday(starts_at) - julianday(?))', [$this->desk->now->toDateTimeString()])->get()->groupBy('meeting_id');
+        $times = $user->occurrences()->with('meeting.calendar')->whereIn('meeting_id', $ids)->orderByRaw('abs(julianday(starts_at) - julianday(?))', [$this->desk->now->toDateTimeString()])->get()->groupBy('meeting_id');
         $entries = [];
         foreach ($ids as $id) {
             $time = $times[$id][0] ?? null;
