@@ -16,6 +16,8 @@ return [
     'context' => 'context',
     'closed' => 'done',
     'open_tasks' => '{0} nothing open|{1} 1 task open|[2,*] :count tasks open',
+    'earlier' => 'to :day',
+    'later' => 'from :day',
     'note' => 'note: :words',
     'from' => ':person: :words',
     'with' => 'with :title',

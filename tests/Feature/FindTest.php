@@ -51,6 +51,17 @@ final class FindTest extends FeatureTestCase
     }
 
     #[Test]
+    public function what_lies_far_off_is_counted_at_the_end_it_lies_beyond(): void
+    {
+        $this->task('Crates, far')->update(['due_on' => '2026-07-01']);
+        $this->task('Crates, later')->update(['due_on' => '2026-03-24']);
+        $this->task('Crates, soon')->update(['due_on' => '2026-03-12']);
+        $this->task('Crates, once')->update(['done_at' => '2026-01-05 10:00:00']);
+
+        $this->get('/search?q=crates')->assertSee('Where they lie: to Mon 2 1, Thu 12 1, from Tue 24 2')->assertSee('<em>from Tue 24</em>', false)->assertDontSee('<em>Thu 12</em>', false);
+    }
+
+    #[Test]
     #[DataProvider('acts')]
     public function a_line_does_something_with_what_it_finds(string $line, string $says, \Closure $did): void
     {

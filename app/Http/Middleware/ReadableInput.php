@@ -32,7 +32,7 @@ final readonly class ReadableInput
             if ($refused !== null) {
                 return $this->refuse($request, $refused);
             }
-            $bag->replace(self::asForm($sent));
+            $bag->replace(self::onOneLine(self::asForm($sent)));
         }
         foreach ($request->route()?->parameters() ?? [] as $part) {
             if (is_string($part) && ! self::isReadable($part)) {
@@ -96,6 +96,17 @@ final readonly class ReadableInput
         }
 
         return ! is_string($value) || (mb_check_encoding($value, 'UTF-8') && ! str_contains($value, "\0"));
+    }
+
+    /**
+     * A title may be pasted into a field that wraps; it is one line all the same.
+     *
+     * @param  array<array-key, mixed>  $sent
+     * @return array<array-key, mixed>
+     */
+    private static function onOneLine(array $sent): array
+    {
+        return is_string($sent['title'] ?? null) ? ['title' => (string) preg_replace('/\s*\R\s*/u', ' ', $sent['title'])] + $sent : $sent;
     }
 
     /**

@@ -37,7 +37,10 @@ final readonly class FindScreen
 
     private const DAYS_BACK = 9;
 
-    private const DAYS_AHEAD = 6;
+    private const DAYS_AHEAD = 13;
+
+    /** Days between two that have their names written under them. */
+    private const NAMES_APART = 5;
 
     public function __construct(private Desk $desk, private Search $search) {}
 
@@ -226,7 +229,7 @@ final readonly class FindScreen
      * @param  Collection<int, Task>  $open
      * @param  Collection<int, Task>  $over
      * @param  Collection<array-key, \Illuminate\Database\Eloquent\Collection<int, \App\Models\Block>>  $planned
-     * @return list<array{day: string, past: int, ahead: int, today: bool}>
+     * @return list<array{day: string, past: int, ahead: int, today: bool, named: bool}>
      */
     private function lie(User $user, Collection $open, Collection $over, Collection $planned): array
     {
@@ -244,10 +247,23 @@ final readonly class FindScreen
         }
         $days = [];
         $today = Moments::today($user, $this->desk->now);
+        $ends = [$today->plusDays(-self::DAYS_BACK)->asString() => -self::DAYS_BACK, $today->plusDays(self::DAYS_AHEAD)->asString() => self::DAYS_AHEAD];
+        $named = null;
         for ($i = -self::DAYS_BACK; $i <= self::DAYS_AHEAD; $i++) {
             $day = $today->plusDays($i);
-            $here = $count[$day->asString()] ?? 0;
-            $days[] = ['day' => Dates::of($user)->near($day), 'past' => $i < 0 ? $here : 0, 'ahead' => $i >= 0 ? $here : 0, 'today' => $i === 0];
+            $here = match ($ends[$day->asString()] ?? 0) { // what lies farther off is counted at the end it lies beyond
+                -self::DAYS_BACK => array_sum(array_filter($count, static fn (string $one): bool => $one <= $day->asString(), ARRAY_FILTER_USE_KEY)),
+                self::DAYS_AHEAD => array_sum(array_filter($count, static fn (string $one): bool => $one >= $day->asString(), ARRAY_FILTER_USE_KEY)),
+                default => $count[$day->asString()] ?? 0,
+            };
+            $name = match ($i) {
+                -self::DAYS_BACK => __('find.earlier', ['day' => Dates::of($user)->near($day)]),
+                self::DAYS_AHEAD => __('find.later', ['day' => Dates::of($user)->near($day)]),
+                default => Dates::of($user)->near($day),
+            };
+            $isNamed = $i === 0 || ($here > 0 && abs($i) >= self::NAMES_APART && ($named === null || $i - $named >= self::NAMES_APART));
+            $named = $isNamed ? $i : $named;
+            $days[] = ['day' => $name, 'past' => $i < 0 ? $here : 0, 'ahead' => $i >= 0 ? $here : 0, 'today' => $i === 0, 'named' => $isNamed];
         }
 
         return $days;

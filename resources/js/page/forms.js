@@ -216,7 +216,7 @@ function changed(field) {
 /** Enter does what the field is for: the answer it names, or the button beside it; only else the form's first. */
 function pressedInField(event) {
     const field = event.target
-    if (event.key !== 'Enter' || event.isComposing || !field.matches?.('input:not([type=checkbox], [type=radio], [type=submit])') || !field.form || event.ctrlKey || event.metaKey) {
+    if (event.key !== 'Enter' || event.isComposing || !field.matches?.('input:not([type=checkbox], [type=radio], [type=submit]), textarea[data-one-line]') || !field.form || event.ctrlKey || event.metaKey) {
         return
     }
     const buttons = [...field.form.elements].filter((one) => one.matches('button:not([type=button])'))

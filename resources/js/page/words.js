@@ -8,11 +8,13 @@ let timer = null
 
 let asked = 0
 
-const field = (form) => form.querySelector('select, input:not([type=hidden])')
+const FIELDS = 'select, textarea, input:not([type=hidden])'
+
+const field = (form) => form.querySelector(FIELDS)
 
 const was = (input) => (input.tagName === 'SELECT' ? [...input.options].find((option) => option.defaultSelected)?.value ?? input.options[0]?.value : input.defaultValue)
 
-const isChanged = (form) => [...form.querySelectorAll('select, input:not([type=hidden])')].some((input) => input.value !== was(input))
+const isChanged = (form) => [...form.querySelectorAll(FIELDS)].some((input) => input.value !== was(input))
 
 const line = (form) => form.closest('[data-sentence]')?.querySelector('[data-words]')
 
@@ -48,7 +50,7 @@ export function listenForWords() {
         } else if (event.key === 'Escape' && isChanged(form)) {
             event.preventDefault()
             event.stopPropagation()
-            for (const input of form.querySelectorAll('select, input:not([type=hidden])')) {
+            for (const input of form.querySelectorAll(FIELDS)) {
                 input.value = was(input)
                 input.removeAttribute('aria-invalid')
                 input.dispatchEvent(new Event('input', { bubbles: true }))

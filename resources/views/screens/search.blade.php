@@ -4,7 +4,7 @@
         <form method="get" action="/search" class="find-line" role="search" id="find" data-find data-whole><input name="q" id="find-q" value="{{ $words }}" aria-label="Words to find, and what to do" maxlength="200" autocomplete="off" spellcheck="false" data-first autofocus>
             <p class="soft find-hint">also in one line: lyon <b>to Adaeze, ask fri</b> · ghent <b>thursday 9</b> · index <b>45 min</b> · essay <b>done</b></p><button hidden>Find</button></form>
         <div id="find-lie" data-own>@if ($lie !== [])<div class="lie" role="img" aria-label="Where they lie: {{ implode(', ', array_map(fn ($one) => $one['day'].' '.($one['past'] + $one['ahead']), array_filter($lie, fn ($one) => $one['past'] + $one['ahead'] > 0))) }}">
-            @foreach ($lie as $one)<span @class(['lie-day', 'lie-today' => $one['today']])><i>@for ($i = 0; $i < min(6, $one['past'] + $one['ahead']); $i++)<b @class(['lie-past' => $one['past'] > 0])></b>@endfor</i>@if ($one['today'] || $one['past'] + $one['ahead'] > 0)<em>{{ $one['day'] }}</em>@endif</span>@endforeach</div>@endif</div>
+            @foreach ($lie as $one)<span @class(['lie-day', 'lie-today' => $one['today']])><i>@for ($i = 0; $i < min(6, $one['past'] + $one['ahead']); $i++)<b @class(['lie-past' => $one['past'] > 0])></b>@endfor</i>@if ($one['named'])<em>{{ $one['day'] }}</em>@endif</span>@endforeach</div>@endif</div>
     </div>
     @error('q')<p class="error" role="alert">{{ $message }}</p>@enderror
     <div id="found" aria-live="polite">

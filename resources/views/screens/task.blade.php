@@ -12,7 +12,7 @@
     <div class="task-head hue-{{ $task->area->hue }}">
         @spine($task->importance->value ?? 0, 96)
         <div class="task-said" data-sentence>
-            <div class="title-row"><x-says /><h1 class="task-name"><form method="post" action="/tasks/{{ $task->id }}" class="word word-name" data-word id="word-title-form">@csrf @method('patch')<input name="title" id="word-title" aria-label="Name" value="{{ old('title', $task->title) }}" size="{{ min(60, max(8, mb_strlen($task->title))) }}" maxlength="200" required @class(['struck' => $task->done_at]) @error('title') aria-invalid="true" @enderror><button hidden>Keep</button></form></h1>
+            <div class="title-row"><x-says /><h1 class="task-name"><form method="post" action="/tasks/{{ $task->id }}" @class(['word word-name', 'word-name-long' => mb_strlen($task->title) > 60]) data-word id="word-title-form">@csrf @method('patch')<textarea name="title" id="word-title" data-one-line rows="1" aria-label="Name" maxlength="200" required @class(['struck' => $task->done_at]) @error('title') aria-invalid="true" @enderror>{{ old('title', $task->title) }}</textarea><button hidden>Keep</button></form></h1>
                 <span class="end">
                     @if ($task->trashed())<form method="post" action="/tasks/{{ $task->id }}/bring-back">@csrf<button class="button button-main">Bring it back</button></form>
                     @elseif ($task->done_at)<form method="post" action="/tasks/{{ $task->id }}/reopen">@csrf<button class="button button-main" data-page-key="d">Open it again <kbd>D</kbd></button></form>
@@ -49,7 +49,7 @@
             @foreach ($task->subtasks as $i => $one)
                 <li id="subtask-{{ $one->id }}">
                     <form method="post" action="/subtasks/{{ $one->id }}">@csrf @method('patch')<input type="hidden" name="done" value="{{ $one->done_at ? 0 : 1 }}"><button class="tick" aria-pressed="{{ $one->done_at ? 'true' : 'false' }}" aria-label="{{ $one->title }} done"></button></form>
-                    <form method="post" action="/subtasks/{{ $one->id }}" data-on-change class="grow">@csrf @method('patch')<input class="field plain @if ($one->done_at) struck @endif" name="title" value="{{ $one->title }}" aria-label="Subtask" maxlength="200"></form>
+                    <form method="post" action="/subtasks/{{ $one->id }}" data-on-change class="grow">@csrf @method('patch')<textarea class="field plain @if ($one->done_at) struck @endif" name="title" data-one-line rows="1" aria-label="Subtask" maxlength="200">{{ $one->title }}</textarea></form>
                     <form method="post" action="/subtasks/{{ $one->id }}" data-on-change>@csrf @method('patch')<input class="field" name="estimate" value="{{ $one->estimate ? Times::duration($one->estimate) : '' }}" placeholder="{{ $shares[$i] > 0 ? Times::duration($shares[$i]) : 'min' }}" aria-label="Estimate of {{ $one->title }}"></form>
                     <form method="post" action="/subtasks/{{ $one->id }}">@csrf @method('patch')<button class="button button-bare" name="move" value="up" aria-label="{{ $one->title }} up">↑</button><button class="button button-bare" name="move" value="down" aria-label="{{ $one->title }} down">↓</button></form>
                     <form method="post" action="/subtasks/{{ $one->id }}">@csrf @method('delete')<button class="button button-bare" aria-label="Take {{ $one->title }} away">×</button></form>

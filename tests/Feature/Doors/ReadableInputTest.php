@@ -31,6 +31,15 @@ final class ReadableInputTest extends FeatureTestCase
     }
 
     #[Test]
+    public function a_title_is_one_line_however_it_was_pasted(): void
+    {
+        $task = $this->task('Crates');
+        $this->patch("/tasks/{$task->id}", ['title' => "Crates \r\n for Lyon\nand Porto"])->assertSessionHasNoErrors();
+
+        self::assertSame('Crates for Lyon and Porto', $task->refresh()->title);
+    }
+
+    #[Test]
     public function an_address_with_such_bytes_has_our_own_page(): void
     {
         $this->get('/search?q=a%00b')->assertStatus(400)->assertSee('To today');
