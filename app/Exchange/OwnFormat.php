@@ -59,7 +59,7 @@ final class OwnFormat
 
     /** Columns that name other rows, and are written by name; or that no other place has any use for. */
     public const NAMED_OR_LEFT = [
-        'id', 'user_id', 'area_id', 'hours_set_id', 'group_id', 'project_id', 'section_id', 'task_id', 'repeat_id', 'block_id', 'reserve_id', 'routine_id', 'origin', 'pattern', 'created_at', 'updated_at',
+        'id', 'user_id', 'area_id', 'hours_set_id', 'group_id', 'project_id', 'after_id', 'section_id', 'task_id', 'repeat_id', 'block_id', 'reserve_id', 'routine_id', 'origin', 'pattern', 'created_at', 'updated_at',
         'name', 'email', 'password', 'remember_token', 'addresses', 'morning_on', 'looked_after_at', 'second_secret', 'second_since', 'second_step', 'recovery', 'idle_minutes', 'leaves_at', 'read_as', 'lens_id', 'first_day', 'sample_of',
     ];
 

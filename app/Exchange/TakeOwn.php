@@ -43,10 +43,26 @@ final class TakeOwn
                 $this->plain($kind, $line, $place);
             }
         }
+        $this->projectsInOrder(self::of('project', $lines));
         $this->tasks(array_values(array_filter($drafts, static fn (Draft $draft): bool => ($draft->own['is'] ?? '') === 'task')));
         foreach (OwnFormat::AFTERWARDS as $kind) {
             foreach (self::of($kind, $lines) as $line) {
                 $this->afterwards($kind, $line);
+            }
+        }
+    }
+
+    /**
+     * Which begins after which, when all are there.
+     *
+     * @param  list<array<string, mixed>>  $lines
+     */
+    private function projectsInOrder(array $lines): void
+    {
+        foreach ($lines as $line) {
+            [$id, $after] = [$this->id('project', $line['name'] ?? null), $this->id('project', $line['after'] ?? null)];
+            if ($id !== null && $after !== null && $id !== $after) {
+                DB::table('projects')->where('id', $id)->whereNull('after_id')->update(['after_id' => $after]);
             }
         }
     }

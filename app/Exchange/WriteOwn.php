@@ -49,7 +49,7 @@ final class WriteOwn
         return array_filter(match ($kind) {
             'hours' => ['dates' => $some('date', 'hours_set_id')],
             'area' => ['hours' => $this->name('hours', $row->hours_set_id), 'group' => $this->name('group', $row->group_id)],
-            'project' => ['area' => $this->name('area', $row->area_id), 'sections' => $some('section', 'project_id')],
+            'project' => ['area' => $this->name('area', $row->area_id), 'after' => $this->name('project', $row->after_id), 'sections' => $some('section', 'project_id')],
             'routine' => ['other_days' => $some('routine_day', 'routine_id')],
             default => [],
         });

@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property int $area_id
  * @property string $name
  * @property string|null $note
+ * @property int|null $after_id the project that has to have nothing open before this one begins
  * @property bool $sequential only the first of its open tasks is a candidate
  * @property CarbonImmutable|null $done_at
  * @property-read Area $area
@@ -30,7 +31,7 @@ final class Project extends Model
     use SoftDeletes;
     use WakesQuickly;
 
-    protected $fillable = ['area_id', 'name', 'note', 'sequential', 'done_at'];
+    protected $fillable = ['area_id', 'after_id', 'name', 'note', 'sequential', 'done_at'];
 
     protected $attributes = ['sequential' => false];
 
@@ -44,6 +45,12 @@ final class Project extends Model
     public function area(): BelongsTo
     {
         return $this->belongsTo(Area::class);
+    }
+
+    /** @return BelongsTo<self, $this> */
+    public function after(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'after_id');
     }
 
     /** @return HasMany<Section, $this> */
@@ -61,6 +68,6 @@ final class Project extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['sequential' => 'boolean', 'done_at' => 'immutable_datetime', 'area_id' => 'integer'];
+        return ['sequential' => 'boolean', 'done_at' => 'immutable_datetime', 'area_id' => 'integer', 'after_id' => 'integer'];
     }
 }

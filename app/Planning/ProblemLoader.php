@@ -213,7 +213,7 @@ final readonly class ProblemLoader
     private static function task(Task $task, array $left, PlanRows $rows, int $worked, ?int $shortest): CoreTask
     {
         $time = $rows->time;
-        $before = $rows->steps->before[$task->id] ?? 0;
+        $before = array_filter($rows->steps->after[$task->id] ?? [], static fn (int $id): bool => ($left[$id] ?? 0) > 0);
         $minutes = $left[$task->id];
         $pick = $rows->picks->day($task);
         $pick = $pick === null ? null : self::dayToBe($pick, $minutes, $time, $task->hoursSet(), Moments::minute($rows->now));
@@ -228,7 +228,7 @@ final readonly class ProblemLoader
             notBefore: $task->not_before === null ? null : Moments::minute($task->not_before),
             minChunk: min($shortest ?? $minutes, self::leastOf($task, $minutes, $time->user->least_piece)),
             maxChunk: $task->splits ? $task->max_chunk : max($minutes, $task->max_chunk),
-            after: ($left[$before] ?? 0) > 0 ? [(string) $before] : [],
+            after: array_map(strval(...), array_values($before)),
             demand: $task->demand,
             part: $task->part,
             project: $task->project_id === null ? null : (string) $task->project_id,

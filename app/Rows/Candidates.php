@@ -69,8 +69,10 @@ final class Candidates
     {
         [$time, $planned] = [$desk->time(), $desk->planned()];
         $due = array_map(static fn (\stdClass $row): ?int => $row->due, $rows);
-        foreach (array_reverse($steps->before, true) as $task => $before) { // the last of a line first
-            isset($due[$task], $rows[$before]) && $due[$before] = min($due[$before] ?? PHP_INT_MAX, $due[$task]);
+        foreach (array_reverse($steps->after, true) as $task => $earlier) { // the last of a line first
+            foreach ($earlier as $before) {
+                isset($due[$task], $rows[$before]) && $due[$before] = min($due[$before] ?? PHP_INT_MAX, $due[$task]);
+            }
         }
         $work = [];
         foreach ($rows as $id => $row) {
@@ -116,11 +118,11 @@ final class Candidates
     /** @return array{array<int, \stdClass>, Steps} open tasks by id, the oldest first, and the order of sequential steps */
     private static function rows(User $user, CarbonImmutable $now, ?WhatIf $if): array
     {
-        $all = DB::table('tasks')->join('areas', 'areas.id', 'tasks.area_id')->leftJoin('projects', 'projects.id', 'tasks.project_id')->leftJoin('sections', 'sections.id', 'tasks.section_id')
+        $all = DB::table('tasks')->join('areas', 'areas.id', 'tasks.area_id')->leftJoin('projects', 'projects.id', 'tasks.project_id')->leftJoin('sections', 'sections.id', 'tasks.section_id')->leftJoin('projects as earlier', 'earlier.id', 'projects.after_id')
             ->where('tasks.user_id', $user->id)->whereIn('stage', [TaskStage::Inbox->value, TaskStage::Open->value, TaskStage::Waiting->value])->whereNull('tasks.done_at')->whereNull('tasks.deleted_at')
             ->orderBy('tasks.created_at')->orderBy('tasks.id')
             ->get(['tasks.id', 'tasks.area_id', 'stage', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'due_on', 'due_at', 'said', 'said_at', 'expected', DB::raw(Worked::sinceSaid($now).' as worked'), 'demand', 'not_before', 'carried', 'tasks.created_at',
-                'tasks.project_id', 'tasks.section_id', 'tasks.position', DB::raw('coalesce(sections.sequential, projects.sequential, 0) as sequential')]);
+                'tasks.project_id', 'tasks.section_id', 'tasks.position', DB::raw('coalesce(sections.sequential, projects.sequential, 0) as sequential'), DB::raw(Steps::FOLLOWS)]);
         $rows = [];
         foreach ($all as $row) {
             if ($if !== null && (int) $row->id === $if->task) {
@@ -129,6 +131,6 @@ final class Candidates
             $row->stage === TaskStage::Open->value && $rows[(int) $row->id] = $row;
         }
 
-        return [$rows, Steps::among($all->filter(static fn (\stdClass $row): bool => (bool) $row->sequential && $row->project_id !== null)->sortBy([['position', 'asc'], ['id', 'asc']])->all())];
+        return [$rows, Steps::among($all->filter(static fn (\stdClass $row): bool => $row->project_id !== null)->sortBy([['position', 'asc'], ['id', 'asc']])->all())];
     }
 }

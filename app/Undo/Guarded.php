@@ -40,7 +40,7 @@ final class Guarded
 
     /** What a column refers to, by its name. */
     public const REFERENCES = [
-        'hours_set_id' => 'hours_sets', 'area_id' => 'areas', 'project_id' => 'projects', 'section_id' => 'sections', 'repeat_id' => 'repeats',
+        'hours_set_id' => 'hours_sets', 'area_id' => 'areas', 'project_id' => 'projects', 'after_id' => 'projects', 'section_id' => 'sections', 'repeat_id' => 'repeats',
         'task_id' => 'tasks', 'meeting_id' => 'meetings', 'calendar_id' => 'calendars', 'group_id' => 'calendar_groups', 'reserve_id' => 'reserves', 'routine_id' => 'routines',
     ];
 

@@ -24,6 +24,8 @@ final class OwnFormatTest extends FeatureTestCase
         $sample = $this->sample();
         $sample->meetings()->delete(); // they and the mail are not in it
         $sample->messages()->delete();
+        [$early, $late] = $sample->projects()->orderBy('id')->get()->all();
+        $early->update(['after_id' => $late->id]); // which stands further down in the file
         $this->actingAs($sample)->get('/shape'); // mended
         $file = self::written($sample);
         $other = $this->person('elsewhere@example.org');

@@ -23,15 +23,28 @@ final class ProjectRequest extends FormRequest
             'name' => [$needed, 'required', 'string', 'max:200'],
             'note' => ['sometimes', 'nullable', 'string', 'max:20000', $this->unchangedText(($project = $this->route('project')) instanceof Project ? $project->note : null)],
             'area_id' => [$needed, 'required', Rule::exists('areas', 'id')->where('user_id', $this->user()?->getAuthIdentifier())],
+            'after_id' => ['sometimes', 'nullable', 'integer', Rule::exists('projects', 'id')->where('user_id', $this->user()?->getAuthIdentifier())->withoutTrashed(), $this->noCircle(...)],
             'sequential' => ['sometimes', 'boolean'],
             'done' => ['sometimes', 'boolean'],
         ];
     }
 
+    /** @param  \Closure(string): mixed  $fail */
+    private function noCircle(string $name, mixed $value, \Closure $fail): void
+    {
+        $own = ($project = $this->route('project')) instanceof Project ? $project->id : 0;
+        $after = Project::query()->where('user_id', $this->user()?->getAuthIdentifier())->whereNotNull('after_id')->pluck('after_id', 'id')->all();
+        $seen = [];
+        for ($at = (int) $value; $at !== 0 && ! isset($seen[$at]); $at = (int) ($after[$at] ?? 0)) {
+            $seen[$at] = true;
+        }
+        isset($seen[$own]) && $fail(__('task.circle'));
+    }
+
     /** @return array<string, mixed> columns of projects */
     public function columns(): array
     {
-        return $this->safe(['name', 'note', 'area_id', 'sequential'])
+        return $this->safe(['name', 'note', 'area_id', 'after_id', 'sequential'])
             + ($this->has('done') ? ['done_at' => $this->boolean('done') ? Clock::now() : null] : []);
     }
 }

@@ -26,6 +26,7 @@ final readonly class ProjectPage extends Page
      * @param  int|null  $chance  percent, of the weakest of its due dates
      * @param  array<int, int>  $chances  % to be in time, by task
      * @param  Collection<int, Area>  $areas
+     * @param  Collection<int, Project>  $others  it may begin after
      * @param  Vessel|null  $vessel  null where nothing of it is due
      * @param  list<TapeDay>  $days
      * @param  array<int, array{from: int, to: int, end: int, ahead: bool}>  $lies  by task: first and last of its planned days, and when it is done by plan
@@ -47,6 +48,7 @@ final readonly class ProjectPage extends Page
         public ?int $chance,
         public array $chances,
         public Collection $areas,
+        public Collection $others,
         public ?Vessel $vessel,
         public array $days,
         public array $lies,

@@ -84,6 +84,7 @@ final readonly class ProjectScreen
             chance: $own === [] ? null : min($own),
             chances: $chances,
             areas: $user->areas()->get(),
+            others: $user->projects()->whereKeyNot($project->id)->where(static fn ($query) => $query->whereNull('done_at')->orWhere('id', $project->after_id))->orderBy('name')->get(['id', 'name']),
             vessel: $this->vessel($open),
             days: $this->days($open),
             lies: $lies,
@@ -157,6 +158,10 @@ final readonly class ProjectScreen
         $worst = array_intersect_key($late, array_flip($open->modelKeys()));
         if ($worst !== []) {
             $holds[] = ['title' => __('task.no_time'), 'what' => trans_choice('task.late_tasks', count($worst), ['minutes' => Times::lateness(max($worst))]), 'form' => '', 'link' => '/shape', 'task' => null];
+        }
+        if (isset($steps->projects[$project->id]) && $project->after !== null) {
+            $count = $project->after->tasks()->whereNull('done_at')->whereIn('stage', [TaskStage::Inbox, TaskStage::Open, TaskStage::Waiting])->count();
+            $holds[] = ['title' => __('task.after_project', ['project' => $project->after->name]), 'what' => trans_choice('task.still_open', $count), 'form' => '', 'link' => "/projects/{$project->after->id}", 'task' => null];
         }
         foreach ($open->filter(static fn (Task $task): bool => $task->waiting_for !== null)->take(self::NAMED) as $task) {
             $holds[] = ['title' => __('task.waits_on', ['person' => $task->waiting_for]), 'what' => $task->title, 'form' => 'answered', 'link' => null, 'task' => $task->id];

@@ -30,11 +30,11 @@
                 <form class="inline" method="post" action="/sections/{{ $section->id }}">@csrf @method('patch')<input type="hidden" name="sequential" value="{{ $sequential ? 0 : 1 }}"><button class="button button-bare">{{ $sequential ? 'let them be free' : 'one after another' }}</button></form><form class="inline" method="post" action="/sections/{{ $section->id }}">@csrf @method('delete')<button class="button button-bare" aria-label="Take the section {{ $section->name }} away">×</button></form></span></div>@endif
             <ol @class(['steps', 'steps-line' => $sequential]) data-list data-order="/projects/{{ $project->id }}/order" data-section="{{ $section?->id }}">
                 @foreach ($some as $task)
-                    @php $lie = $lies[$task->id] ?? null; $waitsFor = isset($before[$task->id]) ? $sections->flatten(1)->firstWhere('id', $before[$task->id]) : null; $isNext = $sequential && $waitsFor === null; @endphp
+                    @php $lie = $lies[$task->id] ?? null; $waitsFor = isset($before[$task->id]) ? $sections->flatten(1)->firstWhere('id', $before[$task->id]) : null; $isNext = $sequential && ! isset($before[$task->id]); @endphp
                     <li id="step-{{ $task->id }}" data-task="{{ $task->id }}" @class(['step', 'step-next' => $isNext, 'step-deep' => $isNext && $task->demand->value === 'deep', 'hue-'.$task->area->hue])>
                         <span class="step-handle" data-handle title="Drag it to another place" aria-hidden="true"></span>@spine($task->importance->value ?? 0, 34)
                         <span class="step-what"><a href="/tasks/{{ $task->id }}" data-row>{{ $task->title }}</a>
-                            <span class="soft">@if ($isNext){{ 'the next step'.($lie ? ', '.Times::when($person, $lie['from'], $now) : '') }} @elseif ($waitsFor){{ 'waits for '.$waitsFor->shortTitle() }} @elseif ($task->waiting_for){{ 'waits for '.$task->waiting_for }} @elseif ($task->importance === null)not weighed yet @endif @if ($task->subtasks_count){{ $task->subtasks_count }} subtasks @endif</span></span>
+                            <span class="soft">@if ($isNext){{ 'the next step'.($lie ? ', '.Times::when($person, $lie['from'], $now) : '') }} @elseif ($waitsFor){{ 'waits for '.$waitsFor->shortTitle() }} @elseif (isset($before[$task->id]) && $project->after){{ 'after '.$project->after->name }} @elseif ($task->waiting_for){{ 'waits for '.$task->waiting_for }} @elseif ($task->importance === null)not weighed yet @endif @if ($task->subtasks_count){{ $task->subtasks_count }} subtasks @endif</span></span>
                         <span class="step-left">{{ $task->estimate === null ? '?' : Times::column($task->minutesLeft($now)) }}</span>
                         <span class="step-lies soft">{{ $lie ? (Times::day($person, $lie['from'], $now) === Times::day($person, $lie['to'], $now) ? Times::day($person, $lie['from'], $now) : Times::day($person, $lie['from'], $now).' to '.Times::day($person, $lie['to'], $now)) : 'no place yet' }}</span>
                         <span @class(['step-end', 'coral' => isset($late[$task->id])])>{{ $lie ? Times::when($person, $lie['end'], $now) : '' }}</span>
@@ -59,7 +59,7 @@
         @foreach ($holds as $one)<div class="list-row"><span class="grow"><b class="hold-title">{{ $one['title'] }}</b><br><span class="soft">{{ $one['what'] }}</span></span>
             @if ($one['form'] === 'answered')<form method="post" action="/tasks/{{ $one['task'] }}/weigh">@csrf<button class="button">It was answered</button></form>
             @elseif ($one['form'] === 'any_order')<form method="post" action="/projects/{{ $project->id }}">@csrf @method('patch')<input type="hidden" name="sequential" value="0"><button class="button">In any order</button></form>
-            @elseif ($one['link'])<a class="button" href="{{ $one['link'] }}">{{ $one['link'] === '/shape' ? 'Ways out' : 'Say it' }}</a>@endif</div>@endforeach
+            @elseif ($one['link'])<a class="button" href="{{ $one['link'] }}">{{ match (true) { $one['link'] === '/shape' => 'Ways out', str_starts_with($one['link'], '/projects/') => 'Look', default => 'Say it' } }}</a>@endif</div>@endforeach
         @if (! $project->sequential && $sections->flatten(1)->count() > 1)<form method="post" action="/projects/{{ $project->id }}" class="pair">@csrf @method('patch')<input type="hidden" name="sequential" value="1"><button class="button">One after another</button></form>@endif
         <div class="section-head"><h2><label for="note">Notes</label></h2></div>
         @if ($project->note)<x-markdown :text="$project->note" />@endif
@@ -68,7 +68,8 @@
         <div class="section-head"><h2>About it</h2></div>
         <form method="post" action="/projects/{{ $project->id }}"><div class="form-grid">@csrf @method('patch')
             <x-field class="wide" name="name" label="Name" :value="$project->name" maxlength="200" required id="project-name" />
-            <div class="form-row"><label for="area_id">Area</label><select class="field" id="area_id" name="area_id">@foreach ($areas as $area)<option value="{{ $area->id }}" @selected($project->area_id === $area->id)>{{ $area->name }}</option>@endforeach</select></div></div>
+            <div class="form-row"><label for="area_id">Area</label><select class="field" id="area_id" name="area_id">@foreach ($areas as $area)<option value="{{ $area->id }}" @selected($project->area_id === $area->id)>{{ $area->name }}</option>@endforeach</select></div>
+            @if ($others->isNotEmpty())<div class="form-row"><label for="after_id">Begins</label><select class="field" id="after_id" name="after_id" @error('after_id') aria-invalid="true" @enderror><option value="">at any time</option>@foreach ($others as $other)<option value="{{ $other->id }}" @selected((int) old('after_id', $project->after_id) === $other->id)>after {{ $other->name }}</option>@endforeach</select>@error('after_id')<span class="error" role="alert">{{ $message }}</span>@enderror</div>@endif</div>
             <button class="button">Save</button></form>
         <form method="post" action="/projects/{{ $project->id }}" data-whole class="pair">@csrf @method('delete')<button class="button">Take the project away</button><span class="soft">its tasks stay</span></form>
     </div></div>
