@@ -138,6 +138,9 @@ final readonly class LineParser
     /** @param  list<Understood>  $parts  by their place */
     private static function title(string $text, array $parts): string
     {
+        if ($parts === []) {
+            return trim((string) preg_replace('/\s+/u', ' ', $text));
+        }
         $title = '';
         $at = 0;
         foreach ($parts as $part) {
@@ -161,7 +164,7 @@ final readonly class LineParser
             '/\s+/u', '/\s+([,;.!?:)])/u', '/([,;:])(?:\s*[,;])+/u', '/[(\[]\s*[)\]]/u', '/[,;]\s*([.!?])/u',
         ], [' ', $taken, $taken, '', '', '$1', ' $1 ', ' ', ' ', '$1', '$1', '', '$1'], $title);
         $title = trim($title, " ,;\t");
-        $title = $parts === [] ? $title : (string) preg_replace(['/^[:.–—-]\s+/u', '/\s+[:–—-]$/u', '/^[.:–—-]+$/u'], '', $title);
+        $title = (string) preg_replace(['/^[:.–—-]\s+/u', '/\s+[:–—-]$/u', '/^[.:–—-]+$/u'], '', $title);
 
         return trim($title) === '' ? trim($text) : trim($title);
     }

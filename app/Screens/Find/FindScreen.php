@@ -151,8 +151,8 @@ final readonly class FindScreen
 
         return [
             ...array_values($projects->map(static fn (Project $one): Entry => new Entry("found-projects-{$one->id}", $one->name, "/projects/{$one->id}", __('find.project'), trans_choice('find.open_tasks', (int) $one->getAttribute('open_count')).($one->done_at === null ? '' : ', '.__('find.closed')), hue: $one->area->hue))->all()),
-            ...array_values($this->desk->areas()->filter(static fn (Area $one): bool => $named($one->name))->map(static fn (Area $one): Entry => new Entry("found-areas-{$one->id}", $one->name, '/views/build?'.http_build_query(['conditions' => [['what' => 'stage:open'], ['what' => "area:{$one->id}"]], 'group' => 'project']), __('find.area'), hue: $one->hue))->all()),
-            ...array_values($user->contexts()->get()->filter(static fn (Context $one): bool => $named($one->name))->map(static fn (Context $one): Entry => new Entry("found-contexts-{$one->id}", $one->name, '/views/build?'.http_build_query(['conditions' => [['what' => 'stage:open'], ['what' => "context:{$one->id}"]]]), __('find.context')))->all()),
+            ...array_values($this->desk->areas()->filter(static fn (Area $one): bool => $named($one->name))->take(self::MOST)->map(static fn (Area $one): Entry => new Entry("found-areas-{$one->id}", $one->name, '/views/build?'.http_build_query(['conditions' => [['what' => 'stage:open'], ['what' => "area:{$one->id}"]], 'group' => 'project']), __('find.area'), hue: $one->hue))->all()),
+            ...array_values($user->contexts()->get()->filter(static fn (Context $one): bool => $named($one->name))->take(self::MOST)->map(static fn (Context $one): Entry => new Entry("found-contexts-{$one->id}", $one->name, '/views/build?'.http_build_query(['conditions' => [['what' => 'stage:open'], ['what' => "context:{$one->id}"]]]), __('find.context')))->all()),
         ];
     }
 
