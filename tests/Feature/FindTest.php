@@ -91,9 +91,10 @@ final class FindTest extends FeatureTestCase
     public function what_is_over_is_opened_again_with_its_minutes_and_what_was_let_go_brought_back_on_its_page(): void
     {
         $task = $this->task('Lyon loan schedule', 60);
-        $this->ines->entries()->create(['task_id' => $task->id, 'starts_at' => $this->utc('2026-03-10 10:00'), 'ends_at' => $this->utc('2026-03-10 10:25')]);
+        $this->ines->entries()->create(['task_id' => $task->id, 'starts_at' => $this->utc('2026-03-11 07:00'), 'ends_at' => $this->utc('2026-03-11 07:25')]);
         $task->update(['done_at' => Clock::now()]);
         $this->get("/tasks/{$task->id}")->assertSee('Open it again');
+        $this->get('/close')->assertSee("/tasks/{$task->id}/reopen", false);
         $this->post("/tasks/{$task->id}/reopen");
         self::assertSame([null, 35], [$task->refresh()->done_at, $task->minutesLeft(Clock::now())]);
 
