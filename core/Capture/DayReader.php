@@ -37,7 +37,7 @@ final readonly class DayReader
     public const ON_WEEKDAY = '(?:(?:next|this|coming)\s+)?'.self::WEEKDAY.'(?:\.(?=\s))?(?:,?\s+(?:(?:the\s+)?'.self::NUMBER.'|'.self::DATE.'|\d{1,2}\/\d{1,2}(?:\/(?:\d{4}|\d{2}))?(?![\w\/])|\d{1,2}\.\d{1,2}\.(?:\d{4}|\d{2}(?!\d))?|\d{1,2}\.\d(?!\w)|[1-3]?\d(?=\s*(?:[,;!?)]|\.(?!\d)|$|'.Phrase::TAKEN.')))|\s+week(?=\W|$)(?![\'’-]\w|\s+(?:\d|of\b)))?';
 
     /** A day within a period, or at its end. */
-    public const OF_PERIOD = '(?:eo[dwmy]|cob)(?!\w)|(?:the\s+)?(?:first|second|third|fourth|last)\s+'.self::WEEKDAY.'\s+(?:of|in)\s+(?:(?:the|this|next)\s+month|'.self::MONTH.')|mid[\s-]'.self::MONTH.'|(?:the\s+)?middle\s+of\s+'.self::MONTH.'|(?:the\s+)?close\s+of\s+(?:day|business)|(?:the\s+)?(?:very\s+)?(?:end|start|beginning)\s+of\s+(?:(?:the|this|next)\s+)?(?:day|today|business|week|month|quarter|year|'.self::MONTH.')';
+    public const OF_PERIOD = '(?:eo[dwmy]|cob)(?!\w)|(?:the\s+)?(?:first|second|third|fourth|last)\s+'.self::WEEKDAY.'\s+(?:of|in)\s+(?:(?:the|this|next)\s+month|'.self::MONTH.')|mid[\s-]'.self::MONTH.'|(?:the\s+)?middle\s+of\s+'.self::MONTH.'|(?:the\s+)?close\s+of\s+(?:day|business)|(?:the\s+)?(?:very\s+)?(?:end|start|beginning|(?:first|last)\s+day)\s+of\s+(?:(?:the|this|next)\s+)?(?:day|today|business|week|month|quarter|year|'.self::MONTH.')';
 
     private const PERIOD = '(?:the\s+|this\s+)?weekend|next\s+(?:weekend|week|month|quarter|year)';
 
@@ -76,8 +76,8 @@ final readonly class DayReader
             return $this->weekdayOf(Numbers::ordinal($part[1]), self::weekdayNumber($part[2]), ($part[3] ?? '') === 'next', $part[4] ?? '');
         }
         $phrase = ['close of day' => 'end of day', 'close of business' => 'end of day', 'cob' => 'end of day', 'end of business' => 'end of day', 'eod' => 'end of day', 'eow' => 'end of week', 'eom' => 'end of month', 'eoy' => 'end of year'][$phrase] ?? $phrase;
-        if (preg_match('/^(?:very )?(end|start|beginning) of (?:(the|this|next) )?(\w+)$/D', $phrase, $part) === 1) {
-            return $this->period($part[3], $part[2] === 'next', $part[1] === 'end');
+        if (preg_match('/^(?:very )?(end|start|beginning|(?:first|last) day) of (?:(the|this|next) )?(\w+)$/D', $phrase, $part) === 1) {
+            return $this->period($part[3], $part[2] === 'next', $part[1] === 'end' || $part[1] === 'last day');
         }
         if (preg_match('/^(?:(next|this|the) )?(weekend|week|month|quarter|year)$/D', $phrase, $part) === 1) {
             return $this->period($part[2], $part[1] === 'next', $last);

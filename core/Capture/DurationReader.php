@@ -77,7 +77,7 @@ final class DurationReader
         $words = implode('|', array_keys(self::WORDS));
         $range = '(?:(?:\d+|'.$words.')\s*(?:-|–|to|or)\s*)?'; // of two the longer
         $lead = $not.$noun.'(?<![\w.,\/:])'.$for.$range.'(?<sign>[-−](?=\d))?';
-        $more = '(?:\s+or\s+so\b)?(?(first)(?:\s+of(?=\s+\S))?)'; // "half an hour of filing"
+        $more = '(?:\s+(?:or\s+so|max(?:imum)?|tops|at\s+most)\b\.?)?(?(first)(?:\s+of(?=\s+\S))?)'; // "half an hour of filing"
         $stop = '(?![\w-])(?!\s+(?:after|before|later|ago|per|a\s+(?:day|week|month)|more|late|early|earlier|ahead|worth|old|away|to\s+(?:the|my|our|it|this)|into)\b)'.$more;
         // "24 hour plan": in the singular it tells what kind of thing follows, unless the line goes on about when
         $one = '(?:(?<=1\shour)|(?<=1hour)|(?<!hour)(?<!minute)|(?!\s+\p{L})|(?=\s+(?:by|on|at|for|from|due|and|in|every|each|today|tonight|or|not|before|after|this|next|'.DayReader::TOMORROW.'|'.DayReader::WEEKDAY.')\b))';

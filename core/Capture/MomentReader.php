@@ -74,7 +74,7 @@ final readonly class MomentReader
 
     public function readStart(Phrase $phrase): void
     {
-        $lead = '(?<![\w-])(?<lead>(?<!day\s)(?<!days\s)(?<!week\s)(?<!weeks\s)(?<!month\s)(?<!months\s)from\s+|starting(?:\s+(?:on|from|at))?\s+|starts\s+(?:on\s+)?|not\s+(?:before|until)\s+|(?:no|not)\s+(?:earlier|sooner)\s+than\s+|earliest\s+(?:on\s+)?|as\s+of\s+)';
+        $lead = '(?<![\w-])(?<lead>(?<!day\s)(?<!days\s)(?<!week\s)(?<!weeks\s)(?<!month\s)(?<!months\s)from\s+|starting(?:\s+(?:on|from|at))?\s+|starts\s+(?:on\s+)?|not\s+(?:before|until)\s+|(?:no|not)\s+(?:earlier|sooner)\s+than\s+|earliest\s+(?:on\s+)?|as\s+of\s+|(?<=[,;(]\s|[,;(])(?:start|begin)\s+(?:on\s+|from\s+)?)';
         $day = '(?<day>'.DayReader::PHRASE.'|'.DayReader::MONTH.Phrase::END.')';
         $read = $this->start(...);
         // from monday to friday: from when, and by when

@@ -76,7 +76,7 @@ final readonly class RepeatReader
             self::EVERY.'(?<place>\d{1,2}(?:st|nd|rd|th))(?!\s+(?:days?|weeks?|months?|years?|'.DayReader::WEEKDAY.')\b)' => self::monthly(...),
             self::EVERY.$nth.'years?' => $this->yearly(...),
             '(?:'.self::EVERY.'(?:(?:week|work)|working\s+)days?|(?<!\w)on\s+weekdays|(?<![\w’\'-])weekdays'.$when.')' => static fn (): string => 'FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR',
-            self::EVERY.'weekends?' => static fn (): string => 'FREQ=WEEKLY;BYDAY=SA,SU',
+            '(?:'.self::EVERY.'weekends?|(?<!\w)on\s+weekends|(?<![\w’\'-])weekends'.$when.')' => static fn (): string => 'FREQ=WEEKLY;BYDAY=SA,SU',
             self::EVERY.$nth.'days?' => self::daily(...),
             '(?<![\w’\'-])(?:every|each)(?=\s+(?:morning|afternoon|evening|night)\b)' => self::daily(...),
             self::EVERY.$nth.'(?<days>'.self::DAYS.')' => self::weekly(...),

@@ -41,6 +41,7 @@ final readonly class WordReader
         $phrase->look(Kind::Importance, '(?<=\s)(?<level>vital)(?=\s*[.!]*$)', $level);
         foreach (['(?:very|extremely)\s+important' => Importance::Vital, 'not\s+(?:so\s+|very\s+)?important|unimportant' => Importance::Low, 'important' => Importance::High] as $words => $importance) {
             $phrase->look(Kind::Importance, '(?<=,\s|,|;\s|'.Phrase::TAKEN.'\s|–\s|\s)(?<!\bis\s)(?<!\bwhat’s\s)(?<!\bthe\s)(?<!\bso\s)(?<!\bmore\s)(?<!\bmost\s)(?:'.$words.')'.Phrase::END, static fn (): Importance => $importance);
+            $phrase->look(Kind::Importance, '^(?:'.$words.')\s*:(?=\s+\S)', static fn (): Importance => $importance);
         }
     }
 
