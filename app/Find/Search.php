@@ -18,6 +18,9 @@ final class Search
     /** So many of the index's best are looked at closely. */
     private const LOOKED_AT = 300;
 
+    /** Rows whose titles are gone through where the index finds nothing. */
+    private const GONE_THROUGH = 20_000;
+
     /** What shares less than this of a word's groups of three letters is something else. */
     private const LIKE = 0.5;
 
@@ -29,12 +32,9 @@ final class Search
         if ($words === []) {
             return [];
         }
-        $found = [];
-        foreach ($this->rows($user, $long, $words) as $row) {
-            $score = self::score($words, (string) $row->words, (string) $row->more);
-            if ($score > 0) {
-                $found[] = [$score, ['kind' => (string) $row->kind, 'id' => intdiv((int) $row->rowid, 8), 'title' => (string) $row->title, 'body' => self::around((string) $row->body, $words)]];
-            }
+        $found = self::scored($this->rows($user, $long, $words), $words);
+        if ($found === []) {
+            $found = self::scored($this->misspelt($user, $words), $words);
         }
         usort($found, static fn (array $a, array $b): int => $b[0] <=> $a[0] ?: $b[1]['id'] <=> $a[1]['id']);
 
@@ -80,10 +80,55 @@ final class Search
         )];
     }
 
+    /**
+     * A slip in a short word leaves no group of three letters that the index could find: the titles of the newest rows
+     * are gone through, each different word of theirs once.
+     *
+     * @param  list<string>  $words
+     * @return list<\stdClass>
+     */
+    private function misspelt(User $user, array $words): array
+    {
+        $short = array_filter($words, static fn (string $word): bool => mb_strlen($word) >= 4 && mb_strlen($word) <= 6);
+        $near = $ids = [];
+        foreach ($short === [] ? [] : DB::cursor('select rowid, words from search where search match ? order by rowid desc limit '.self::GONE_THROUGH, [self::ownedBy($user)]) as $row) {
+            foreach (explode(' ', (string) $row->words) as $other) {
+                $near[$other] ??= array_filter($short, static fn (string $word): bool => self::isSlip($word, $other)) !== [];
+                if ($near[$other]) {
+                    $ids[] = (int) $row->rowid;
+                    break;
+                }
+            }
+            if (count($ids) >= self::LOOKED_AT) {
+                break;
+            }
+        }
+
+        return $ids === [] ? [] : array_values(DB::select('select rowid, kind, title, body, words, more from search where rowid in ('.implode(',', $ids).')'));
+    }
+
     /** A question to the index about one account's words alone. */
     public static function ownedBy(User $user, string $match = ''): string
     {
         return "owner : \"u{$user->id}u\"".($match === '' ? '' : " AND {$match}");
+    }
+
+    /**
+     * @param  list<\stdClass>  $rows
+     * @param  list<string>  $words
+     * @return list<array{float, array{kind: string, id: int, title: string, body: string}}>
+     */
+    private static function scored(array $rows, array $words): array
+    {
+        $found = [];
+        foreach ($rows as $row) {
+            $score = self::score($words, (string) $row->words, (string) $row->more);
+            if ($score > 0) {
+                $found[] = [$score, ['kind' => (string) $row->kind, 'id' => intdiv((int) $row->rowid, 8), 'title' => (string) $row->title, 'body' => self::around((string) $row->body, $words)]];
+            }
+        }
+
+        return $found;
     }
 
     /**
@@ -120,13 +165,22 @@ final class Search
             if (abs(mb_strlen($other) - mb_strlen($word)) <= 3) {
                 $others = self::groups(" {$other} ");
                 $shared = 2 * count(array_intersect($groups, $others)) / max(1, count($groups) + count($others));
-                $away = levenshtein(substr($word, 0, 60), substr($other, 0, 60));
-                $near = $away <= (mb_strlen($word) >= 7 ? 2 : 1) || ($away === 2 && count_chars($word, 1) === count_chars($other, 1)) ? 0.6 : 0.0; // two letters changed places: a slip too
-                $best = max($best, $shared, $near);
+                $best = max($best, $shared, self::isSlip($word, $other) ? 0.6 : 0.0);
             }
         }
 
         return $best >= self::LIKE ? 0.8 * $best : 0.0;
+    }
+
+    /** One letter wrong, missing or too many, of long words two; or two letters that changed places. */
+    private static function isSlip(string $word, string $other): bool
+    {
+        if (abs(strlen($word) - strlen($other)) > 2) {
+            return false;
+        }
+        $away = levenshtein(substr($word, 0, 60), substr($other, 0, 60));
+
+        return $away <= (mb_strlen($word) >= 7 ? 2 : 1) || ($away === 2 && count_chars($word, 1) === count_chars($other, 1));
     }
 
     /** @return list<string> */

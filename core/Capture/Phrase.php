@@ -14,7 +14,7 @@ final class Phrase
     /** Stands in for each character of words that were understood. */
     public const TAKEN = "\u{FFFC}";
 
-    /** Stands in for each character of words that somebody else said: between quotation marks nothing is read. */
+    /** Stands in for each character of words that are said by somebody else, between quotation marks, or are to stay plain. */
     private const QUOTED = "\u{FFFB}";
 
     /** What follows must end a clause: the line, a comma, or words that were understood. */
@@ -67,7 +67,13 @@ final class Phrase
             $words = (string) $match[0][0];
             $at = (int) $match[0][1];
             $from = $at + max(1, strlen($words));
-            $value = $this->isRefused($kind, $words) ? null : $this->read($match, $read);
+            if ($this->isRefused($kind, $words)) { // it stays plain, also for what a part of it could mean
+                $this->rest = substr_replace($this->rest, str_repeat(self::QUOTED, mb_strlen($words)), $at, strlen($words));
+                $from = $at + strlen(self::QUOTED) * mb_strlen($words);
+
+                continue;
+            }
+            $value = $this->read($match, $read);
             if ($value === null || $words === '') {
                 continue;
             }

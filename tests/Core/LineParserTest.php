@@ -96,6 +96,7 @@ final class LineParserTest extends TestCase
     #[Test]
     public function refused_words_stay_plain_words(): void
     {
+        self::assertSame('Send the letter by friday noon', self::parse('Send the letter by friday noon, 25 min', ['due by friday noon'])->title);
         $line = self::parse('Read 30 min by friday', ['due']);
         $second = self::parse('Read @desk by friday by monday @phone', ['due by friday', 'context @desk']);
 

@@ -24,7 +24,7 @@ final class FindTest extends FeatureTestCase
     /** @return array<string, array{string, string}> */
     public static function words(): array
     {
-        return ['no accent' => ['tomas', '/tasks/1'], 'capitals' => ['TOMÁS', '/tasks/1'], 'a part' => ['linth', '/tasks/1'], 'a slip' => ['plintsh', '/tasks/1'], 'two slips' => ['tomsa plinhts', '/tasks/1'], 'sharp s' => ['strasse', '/tasks/2'], 'cafe' => ['cafe fur', '/tasks/2']];
+        return ['no accent' => ['tomas', '/tasks/1'], 'capitals' => ['TOMÁS', '/tasks/1'], 'a part' => ['linth', '/tasks/1'], 'a slip' => ['plintsh', '/tasks/1'], 'letters changed places in a short word' => ['tmoas', '/tasks/1'], 'a wrong letter in a short word' => ['tobas', '/tasks/1'], 'two slips' => ['tomsa plinhts', '/tasks/1'], 'sharp s' => ['strasse', '/tasks/2'], 'cafe' => ['cafe fur', '/tasks/2']];
     }
 
     #[Test]

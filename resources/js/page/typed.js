@@ -68,6 +68,12 @@ export function listenForTyping() {
     load()
 }
 
+/** What the page is of; of a task its name, which can be written over in place. */
+function heading() {
+    const title = document.querySelector('h1')
+    return title?.querySelector('textarea')?.defaultValue ?? title?.textContent.trim() ?? document.title
+}
+
 function mark(field) {
     const key = keyOf(field)
     changed.set(field, key)
@@ -78,7 +84,7 @@ function mark(field) {
         changed.delete(field)
         kept.delete(key)
     } else {
-        kept.set(key, { key, path: location.pathname, text: field.value, title: document.querySelector('h1')?.textContent.trim() ?? document.title, at: Date.now(), account: account() })
+        kept.set(key, { key, path: location.pathname, text: field.value, title: heading(), at: Date.now(), account: account() })
     }
     clearTimeout(timer)
     timer = setTimeout(keep, REST)
