@@ -27,7 +27,7 @@ final readonly class RepeatReader
         $phrase->look(Kind::Repeat, '(?<!\w)(?:(?:repeat|again|every)\s+(?=\w+\s+after)|(?:(?:repeat|again|every)\s+)?(?<count>'.Numbers::COUNT.')\s+)(?<unit>day|week|month|year)s?\s+after\s+'.$done.Phrase::STOP,
             static fn (array $part): ?Recurrence => ($count = Numbers::count($part['count'] ?? 'a')) > 0 ? Recurrence::afterDone($count, $part['unit']) : null);
         foreach ($this->patterns() as $pattern => $rule) {
-            $phrase->look(Kind::Repeat, $pattern.Phrase::STOP, static fn (array $part): ?Recurrence => ($found = $rule($part)) === null ? null : Recurrence::byRule($found));
+            $phrase->look(Kind::Repeat, '(?:(?<![\w-])due\s+)?'.$pattern.Phrase::STOP, static fn (array $part): ?Recurrence => ($found = $rule($part)) === null ? null : Recurrence::byRule($found));
         }
     }
 
@@ -49,7 +49,8 @@ final readonly class RepeatReader
         $plural = '(?:mon|tues|wednes|thurs|fri|satur|sun)days';
         $plurals = $plural.'(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+|\s*[&\/]\s*)'.$plural.')*';
         $short = '(?:mon|tue|wed|thu|fri|sat|sun|tues|thur|thurs|weds|'.DayReader::WEEKDAY.')';
-        $when = '(?:'.Phrase::END.'|(?=,?\s+(?:at\s|@|from\s|in\s+the\s|mornings?\b|afternoons?\b|evenings?\b|until\s|till\s|(?:'.ClockReader::TIME.')(?:'.Phrase::STOP.'|\s*[-–—]\s*\d))))';
+        // also at the head of a line: "weekly: …", "quarterly: …"
+        $when = '(?:'.Phrase::END.'|(?<=^.{5}|^.{6}|^.{7}|^.{8}|^.{9})(?=:\s)|(?=,?\s+(?:at\s|@|from\s|in\s+the\s|mornings?\b|afternoons?\b|evenings?\b|until\s|till\s|(?:'.ClockReader::TIME.')(?:'.Phrase::STOP.'|\s*[-–—]\s*\d))))';
         $date = '(?:the\s+)?(?<date>'.DayReader::DATE.')';
 
         return [
@@ -80,6 +81,7 @@ final readonly class RepeatReader
             self::EVERY.$nth.'days?' => self::daily(...),
             '(?<![\w’\'-])(?:every|each)(?=\s+(?:morning|afternoon|evening|night)\b)' => self::daily(...),
             self::EVERY.$nth.'(?<days>'.self::DAYS.')' => self::weekly(...),
+            '(?<!\w)(?<!\bthe\s)(?:(?<name>fortnightly|biweekly|(?:every|each)\s+fortnight)|weekly)(?:,?\s+on\s+(?<days>'.self::DAYS.')|'.$when.')' => self::weekly(...),
             '(?<!\w)on\s+(?<days>'.$plurals.')' => self::weekly(...),
             '(?<![\w’\'-])(?<days>'.$plurals.')'.$when => self::weekly(...),
             // mon/wed/fri 7am, tue & thu 18:00, mon-fri: a list of weekdays with a time, or the whole week of work
@@ -87,7 +89,6 @@ final readonly class RepeatReader
             '(?<![\w’\'-])(?<days>'.$short.'(?:\s*[\/&]\s*'.$short.')+)'.$when => self::weekly(...),
             '(?<![\w’\'-])(?<!on\s)(?<!next\s)(?<!this\s)(?<days>'.$short.'(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+|\s+)'.$short.')+)(?=,?\s+(?:at\s|(?:'.ClockReader::TIME.')'.Phrase::STOP.'))' => self::weekly(...),
             '(?<![\w’\'-])(?<days>'.$short.'\s*[-–]\s*'.$short.')(?=,?\s+(?:at\s|(?:'.ClockReader::TIME.')'.Phrase::STOP.'))' => self::weekly(...),
-            '(?<!\w)(?:(?<name>fortnightly|biweekly)|weekly)(?:,?\s+on\s+(?<days>'.self::DAYS.')|'.Phrase::END.')' => self::weekly(...),
             '(?<!\w)(?:(?<unit>daily|quarterly)|once\s+a\s+(?<times>day|week|month|year))(?:'.$when.'|(?=\s+by\s))' => self::simple(...),
         ];
     }
