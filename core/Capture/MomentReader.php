@@ -121,7 +121,7 @@ final readonly class MomentReader
         // 9.30 after a weekday, unless that is the date of one
         $phrase->look(Kind::At, '(?:(?<![\w-])on\s+|'.self::NOT_AFTER.')'.$bare.',?\s+(?<time>(?<date>(?:[01]?\d|2[0-3])\.[0-5]\d))(?!\w)'.Phrase::STOP, fn (array $part, Daytime $daytime): When|Problem|null => $this->isDate($part['date'], $part['day']) ? null : $read($part, $daytime));
         $phrase->look(Kind::At, '(?:(?<![\w-])on\s+|'.self::NOT_AFTER.')'.$bare.',?\s+(?<time>(?:[7-9]|1\d|2[0-3])h(?:[0-5]\d)?)'.Phrase::STOP, $read);
-        $phrase->look(Kind::At, '(?:(?<![\w-])on\s+|'.self::NOT_AFTER.')(?<day>'.DayReader::TOMORROW.'|'.DayReader::WEEKDAY.'),?\s+(?<spoken>1[0-2]|[1-9])'.Phrase::END.Phrase::STOP, fn (array $part, Daytime $daytime): When|Problem|null => $this->days->read($part['day'])->dayOfMonth() === (int) $part['spoken'] ? null : $read($part, $daytime));
+        $phrase->look(Kind::At, '(?:(?<![\w-])on\s+|'.self::NOT_AFTER.')(?<day>'.DayReader::TOMORROW.'|'.DayReader::WEEKDAY.'),?\s+(?<spoken>1[0-2]|[1-9])(?:'.Phrase::END.'|(?=\s+(?:in\s+the\s+(?:morning|afternoon|evening)|at\s+night)\b))'.Phrase::STOP, fn (array $part, Daytime $daytime): When|Problem|null => $this->days->read($part['day'])->dayOfMonth() === (int) $part['spoken'] ? null : $read($part, $daytime));
         $phrase->look(Kind::At, '(?<![\w-])(?<!\bor\s)'.$about.'(?<time>'.self::TIME.')\s+(?:on\s+)?'.$day.Phrase::STOP, $read);
         $phrase->look(Kind::Part, '(?<![\w-])first\s+thing(?:\s+in\s+the\s+morning)?(?=\s+(?:on\s+)?(?:'.DayReader::PHRASE.')'.Phrase::STOP.')', static fn (): string => 'morning');
         $sometime = '(?:(?:later|some\s?time)\s+)?';
