@@ -11,6 +11,9 @@ use Illuminate\Support\Facades\DB;
 /** In which order steps come: those of sequential projects and sections, and of projects that begin after another. */
 final readonly class Steps
 {
+    /** The project that holds a task's own up, as a column; "earlier" is the one it comes after. */
+    public const FOLLOWS = '(case when earlier.done_at is null and earlier.deleted_at is null then projects.after_id end) as follows';
+
     /** What comes after more open ends than these waits as a whole, without a line to each of them. */
     private const MOST_ENDS = 40;
 
@@ -39,9 +42,6 @@ final readonly class Steps
 
         return self::among($rows->all());
     }
-
-    /** The project that holds a task's own up, as a column; "earlier" is the one it comes after. */
-    public const FOLLOWS = '(case when earlier.done_at is null and earlier.deleted_at is null then projects.after_id end) as follows';
 
     /** @param  iterable<\stdClass>  $rows  open tasks of projects, in their order */
     public static function among(iterable $rows): self
