@@ -90,7 +90,7 @@ test.describe('without a network', () => {
         await page.locator('form[action$="/subtasks"]').getByRole('button', { name: 'Add' }).click()
         await expect(network(page)).toContainText('2 lines wait to be sent')
         await context.setOffline(false)
-        await expect.poll(() => page.locator('.subtasks input').evaluateAll((all) => all.map((one) => one.value))).toContain('Photograph them')
+        await expect.poll(() => page.locator('.subtasks [name=title]').evaluateAll((all) => all.map((one) => one.value))).toContain('Photograph them')
         expect(number("select count(*) from subtasks where title = 'Photograph them'")).toBe(1)
         await page.goto('/gather')
         await context.setOffline(true)
