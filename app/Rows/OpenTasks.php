@@ -13,6 +13,9 @@ final class OpenTasks
     /** @var Collection<int, Candidate>|null */
     private ?Collection $all = null;
 
+    /** @var array<int, Candidate> those that were asked for one by one */
+    private array $ones = [];
+
     /**
      * @param  array<int, \stdClass>  $rows  by task id, the oldest first
      * @param  array<int, DemandCurve>  $curves  by set of hours
@@ -29,7 +32,7 @@ final class OpenTasks
     /** Null if it is none of them. */
     public function one(int $task): ?Candidate
     {
-        return isset($this->rows[$task]) ? $this->all[$task] ?? ($this->weigh)($this->rows[$task]) : null;
+        return isset($this->rows[$task]) ? $this->all[$task] ?? $this->ones[$task] ??= ($this->weigh)($this->rows[$task]) : null;
     }
 
     /** @return Collection<int, Candidate> */
