@@ -26,7 +26,7 @@ final class TimeLimit
         $wasAsync = pcntl_async_signals(true);
         $handler = pcntl_signal_get_handler(SIGALRM);
         $left = pcntl_alarm(0); // of the worker's own limit, or of a wider one of ours
-        $began = time();
+        $began = hrtime(true); // the clock's own seconds would count one that has hardly begun
         pcntl_signal(SIGALRM, static function () use ($seconds): void {
             throw new TookTooLong("It took longer than {$seconds} s.");
         });
@@ -37,7 +37,7 @@ final class TimeLimit
             pcntl_alarm(0);
             pcntl_signal(SIGALRM, $handler);
             pcntl_async_signals($wasAsync);
-            $left > 0 && pcntl_alarm(max(1, $left - (time() - $began)));
+            $left > 0 && pcntl_alarm(max(1, (int) ceil($left - (hrtime(true) - $began) / 1e9)));
         }
     }
 }
