@@ -67,6 +67,26 @@ final class ViewTest extends FeatureTestCase
     }
 
     #[Test]
+    public function the_index_says_of_each_view_what_the_view_itself_says(): void
+    {
+        $this->someTasks();
+        $this->task('In the inbox', 35)->update(['stage' => TaskStage::Inbox, 'importance' => null]);
+        $home = $this->ines->contexts()->create(['name' => 'home', 'position' => 1]);
+        $this->task('Zinc', 10)->contexts()->attach($home);
+        $orders = [['context', 'estimate'], ['title'], ['longest'], ['importance', 'newest'], ['project', 'oldest'], ['area', 'pull'], ['due']];
+        foreach ($orders as $i => $order) {
+            $this->ines->savedViews()->create(['name' => "View {$i}", 'question' => self::question(['stage:all'], ['none', 'context', 'part', 'stage', 'due'][$i % 5], $order)->asArray()]);
+        }
+        $index = $this->get('/views')->viewData('views');
+        self::assertGreaterThan(10, count($index));
+        foreach ($index as $one) {
+            $view = $this->get("/views/{$one['address']}");
+            $ids = $view->viewData('groups')->flatten(1)->pluck('id')->all();
+            self::assertSame([$view->viewData('count'), $view->viewData('minutes'), array_slice($ids, 0, 3)], [$one['count'], $one['minutes'], array_column($one['tasks'], 'id')], $one['name']);
+        }
+    }
+
+    #[Test]
     public function conditions_that_contradict_are_told(): void
     {
         $this->task('Essay', deep: true);

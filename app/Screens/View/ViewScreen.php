@@ -10,7 +10,6 @@ use App\Models\Task;
 use App\Models\User;
 use App\Models\Worked;
 use App\Planning\Prospects;
-use App\Rows\Candidate;
 use App\Rows\Desk;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -20,119 +19,64 @@ final readonly class ViewScreen
 {
     private const ROWS = 100;
 
-    public function __construct(private Desk $desk, private Prospects $prospects) {}
+    public function __construct(private Desk $desk, private Answer $answer, private Prospects $prospects) {}
 
     /** @param  bool  $sums  the table of sums by group is asked for */
     public function of(User $user, Question $question, CarbonImmutable $now, bool $all, bool $sums = false): ViewPage
     {
         $conditions = new Conditions($user, $user->local($now)->format('Y-m-d'), $now->utc()->format('Y-m-d H:i:s'));
-        $query = $user->tasks()->counted($now)->getQuery()->with(['project', 'contexts', 'repeat'])->withCount('subtasks');
-        $conditions->apply($query, $question);
         $choices = $conditions->choices();
-        $contradicts = $question->contradicts();
-        $tasks = $contradicts ? new Collection : $query->limit(5000)->get();
-        $known = $this->desk->open()->all();
-        foreach ($tasks as $task) {
-            $task->setRelation('area', $this->desk->areas()[$task->area_id] ?? throw new \LogicException('Every task is in an area.'));
-        }
-        $sorted = $this->sorted($tasks, $question, $known);
-        $shown = $all ? $sorted : $sorted->take(self::ROWS);
+        $rows = $this->answer->sorted(Answer::rows($user, Answer::ids($user, $conditions, $question), $now), $question);
+        $shown = $this->tasks($user, array_keys($all ? $rows : array_slice($rows, 0, self::ROWS, true)), $now);
 
         return new ViewPage(
             chances: $this->prospects->chances($user, $now),
             sentence: Conditions::sentence($question, $choices),
             question: $question,
-            contradicts: $contradicts,
-            count: count($sorted),
+            contradicts: $question->contradicts(),
+            count: count($rows),
             shown: count($shown),
-            minutes: (int) $tasks->sum(static fn (Task $task): int => $task->minutesLeft($now)),
-            sums: $sums ? $this->sums($user, $sorted, $question->group, $now) : [],
-            groups: $shown->groupBy(static fn (Task $task): string => self::group($task, $question->group, $user, $now)),
-            candidates: $known,
+            minutes: (int) array_sum(array_column($rows, 'left')),
+            sums: $sums ? $this->sums($user, $rows, $question->group, $now) : [],
+            groups: $shown->groupBy(fn (Task $task): string => $this->answer->group($rows[$task->id], $question->group, $user)),
+            candidates: $this->desk->open()->all(),
             choices: $choices,
         );
     }
 
     /**
-     * Of all that the question finds, by its groups; the sums are those of the rows.
-     *
-     * @param  Collection<int, Task>  $tasks
-     * @return array<string, array{count: int, estimated: int, left: int, worked: int}>
+     * @param  list<int>  $ids
+     * @return Collection<int, Task> in the order of the ids
      */
-    private function sums(User $user, Collection $tasks, string $group, CarbonImmutable $now): array
+    private function tasks(User $user, array $ids, CarbonImmutable $now): Collection
     {
-        $worked = [];
-        foreach ($tasks->pluck('id')->chunk(500) as $ids) {
-            $worked += $user->entries()->where('break', false)->whereIn('task_id', $ids->all())->groupBy('task_id')->selectRaw('task_id, '.Worked::sum($now).' as minutes')->pluck('minutes', 'task_id')->all();
-        }
-        $sums = [];
+        $tasks = $user->tasks()->withTrashed()->counted($now)->getQuery()->with(['project', 'contexts', 'repeat'])->withCount('subtasks')->whereIntegerInRaw('id', $ids)->get()->keyBy('id');
         foreach ($tasks as $task) {
-            $name = self::group($task, $group, $user, $now);
-            $sums[$name] ??= ['count' => 0, 'estimated' => 0, 'left' => 0, 'worked' => 0];
-            $sums[$name]['count']++;
-            $sums[$name]['estimated'] += (int) $task->estimate;
-            $sums[$name]['left'] += $task->minutesLeft($now);
-            $sums[$name]['worked'] += (int) ($worked[$task->id] ?? 0);
+            $task->setRelation('area', $this->desk->areas()[$task->area_id] ?? throw new \LogicException('Every task is in an area.'));
         }
 
-        return $sums;
+        return (new Collection($ids))->map(static fn (int $id): ?Task => $tasks[$id] ?? null)->filter()->values();
     }
 
     /**
-     * @param  Collection<int, Task>  $tasks
-     * @param  Collection<int, Candidate>  $known
-     * @return Collection<int, Task>
+     * Of all that the question finds, by its groups; the sums are those of the rows.
+     *
+     * @param  array<int, \stdClass>  $rows  by id
+     * @return array<string, array{count: int, estimated: int, left: int, worked: int}>
      */
-    private function sorted(Collection $tasks, Question $question, Collection $known): Collection
+    private function sums(User $user, array $rows, string $group, CarbonImmutable $now): array
     {
-        $areas = array_flip($this->desk->areas()->keys()->all());
-        $rank = [];
-        foreach ($tasks as $i => $task) {
-            $rank[$i] = [self::groupRank($task, $question->group, $areas), ...array_map(static fn (string $key): int|string => match ($key) {
-                'pull' => -1 * (($known[$task->id] ?? null)?->pull->total() ?? -1),
-                'due' => ($task->due_at?->format('Y-m-d H:i') ?? $task->due_on) ?? '9999',
-                'importance' => -1 * ($task->importance->value ?? 0),
-                'estimate' => $task->estimate ?? PHP_INT_MAX,
-                'longest' => -1 * ($task->estimate ?? 0),
-                'area' => $areas[$task->area_id] ?? 99,
-                'context' => sprintf('%05d', $task->contexts->first()->position ?? 99999).($task->contexts->first()->name ?? ''),
-                'project' => mb_strtolower($task->project->name ?? "\u{FFFF}"),
-                'oldest' => $task->created_at->getTimestamp(),
-                'newest' => -1 * (($task->deleted_at ?? $task->done_at ?? $task->created_at)->getTimestamp()),
-                default => mb_strtolower($task->title),
-            }, $question->order), $task->id];
+        $worked = $user->entries()->where('break', false)->whereIntegerInRaw('task_id', array_keys($rows))->groupBy('task_id')->selectRaw('task_id, '.Worked::sum($now).' as minutes')->toBase()->pluck('minutes', 'task_id')->all();
+        $sums = [];
+        foreach ($rows as $id => $row) {
+            $name = $this->answer->group($row, $group, $user);
+            $sums[$name] ??= ['count' => 0, 'estimated' => 0, 'left' => 0, 'worked' => 0];
+            $sums[$name]['count']++;
+            $sums[$name]['estimated'] += (int) $row->estimate;
+            $sums[$name]['left'] += (int) $row->left;
+            $sums[$name]['worked'] += (int) ($worked[$id] ?? 0);
         }
-        uasort($rank, static fn (array $a, array $b): int => $a <=> $b);
 
-        return (new Collection(array_keys($rank)))->map(static fn (int $i): Task => $tasks[$i] ?? throw new \LogicException('A rank is a task.'));
-    }
-
-    /** @param  array<int, int>  $areas  places by id */
-    private static function groupRank(Task $task, string $group, array $areas): string
-    {
-        return match ($group) {
-            'area' => sprintf('%05d', $areas[$task->area_id] ?? 99999),
-            'project' => mb_strtolower($task->project->name ?? "\u{FFFF}"),
-            'context' => sprintf('%05d', $task->contexts->first()->position ?? 99999).($task->contexts->first()->name ?? "\u{FFFF}"),
-            'part' => (string) (['morning' => 0, 'afternoon' => 1, 'evening' => 2][$task->part] ?? 3),
-            'due' => $task->due_at?->format('Y-m-d') ?? $task->due_on ?? '9999',
-            'importance' => (string) (4 - ($task->importance->value ?? -1)),
-            'stage' => $task->stage->value,
-            default => '',
-        };
-    }
-
-    private static function group(Task $task, string $group, User $user, CarbonImmutable $now): string
-    {
-        return match ($group) {
-            'area' => $task->area->name,
-            'project' => $task->project->name ?? __('find.in_no.project'),
-            'context' => $task->contexts->first()->name ?? __('find.in_no.context'),
-            'part' => $task->part === null ? __('find.in_no.part') : ucfirst($task->part),
-            'due' => ($task->due_at === null ? $task->due_on : $user->local($task->due_at)->format('Y-m-d')) ?? __('find.in_no.due'),
-            'importance' => ucfirst($task->importance?->word() ?? 'unweighed'),
-            'stage' => __("find.stages.{$task->stage->value}"),
-            default => '',
-        };
+        return $sums;
     }
 }
