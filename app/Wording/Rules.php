@@ -18,7 +18,8 @@ final class Rules
             $part[$name] = $value;
         }
         $words = 'every '.self::counted((int) ($part['INTERVAL'] ?? 1), __('rules.units')[$part['FREQ'] ?? ''] ?? 'day');
-        $monthDay = isset($part['BYMONTHDAY']) ? MonthDay::meant($part['BYMONTHDAY'], $part['BYSETPOS'] ?? null) : null;
+        $monthDays = isset($part['BYMONTHDAY']) ? MonthDay::meant($part['BYMONTHDAY'], $part['BYSETPOS'] ?? null) : [];
+        $monthDay = count($monthDays) === 1 ? $monthDays[0] : null;
         if (($part['BYDAY'] ?? '') === 'MO,TU,WE,TH,FR') {
             $words = isset($part['BYSETPOS']) ? "{$words} on the ".(__('rules.places')[(int) $part['BYSETPOS']] ?? $part['BYSETPOS'].'th').' weekday' : 'every weekday';
         } elseif (isset($part['BYDAY'])) {
@@ -27,7 +28,7 @@ final class Rules
         if ($monthDay !== null && isset($part['BYMONTH'])) {
             $words .= ' on '.($monthDay === -1 ? 'the last day of' : $monthDay).' '.(__('rules.months')[(int) $part['BYMONTH']] ?? '');
         } elseif (isset($part['BYMONTHDAY'])) {
-            $words .= $monthDay === null ? ' on the '.self::ordinals($part['BYMONTHDAY']) : ' on '.($monthDay === -1 ? 'the last day' : "day {$monthDay}");
+            $words .= $monthDay === null ? ' on the '.self::ordinals($monthDays) : ' on '.($monthDay === -1 ? 'the last day' : "day {$monthDay}");
         }
         if (isset($part['UNTIL'])) {
             $words .= ' until '.(int) substr($part['UNTIL'], 6, 2).' '.(__('rules.months')[(int) substr($part['UNTIL'], 4, 2)] ?? '').' '.substr($part['UNTIL'], 0, 4);
@@ -42,10 +43,14 @@ final class Rules
         return preg_match('/^P(\d+)([DWMY])$/D', $duration, $part) === 1 ? ($part[1] === '1' ? 'a '.__('rules.units')[$part[2]] : self::counted((int) $part[1], __('rules.units')[$part[2]])) : $duration;
     }
 
-    /** "1st and 15th". */
-    private static function ordinals(string $days): string
+    /**
+     * "1st and 15th".
+     *
+     * @param  list<int>  $days
+     */
+    private static function ordinals(array $days): string
     {
-        $named = array_map(static fn (string $day): string => (int) $day === -1 ? 'last day' : (int) $day.(in_array((int) $day % 100, [11, 12, 13], true) ? 'th' : ([1 => 'st', 2 => 'nd', 3 => 'rd'][(int) $day % 10] ?? 'th')), explode(',', $days));
+        $named = array_map(static fn (int $day): string => $day === -1 ? 'last day' : $day.(in_array($day % 100, [11, 12, 13], true) ? 'th' : ([1 => 'st', 2 => 'nd', 3 => 'rd'][$day % 10] ?? 'th')), $days);
 
         usort($named, static fn (string $a, string $b): int => [$a === 'last day', (int) $a] <=> [$b === 'last day', (int) $b]);
 

@@ -155,7 +155,7 @@ final readonly class RepeatReader
         $days = array_values(array_unique(array_map(static fn (string $day): int => $day === 'last' ? 31 : (int) $day, $found[0])));
         sort($days);
 
-        return $days[0] < 1 || end($days) > 31 ? null : 'FREQ=MONTHLY;BYMONTHDAY='.implode(',', array_map(static fn (int $day): int => $day === 31 ? -1 : $day, $days));
+        return $days[0] < 1 || end($days) > 31 ? null : 'FREQ=MONTHLY;'.MonthDay::rule(...$days);
     }
 
     /** @param  array<string, string>  $part */

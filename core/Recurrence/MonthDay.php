@@ -8,17 +8,22 @@ namespace Nekto\Core\Recurrence;
 final class MonthDay
 {
     /**
-     * The part of a rule: "BYMONTHDAY=15", for the 30th "BYMONTHDAY=28,29,30;BYSETPOS=-1".
+     * The part of a rule: "BYMONTHDAY=15"; for the 30th "BYMONTHDAY=28,29,30;BYSETPOS=-1", for the 15th and 30th
+     * "BYMONTHDAY=15,28,29,30;BYSETPOS=1,-1". The 31st is the last day of every month.
      *
-     * @param  int  $day  1 to 31, or negative from the end
+     * @param  int  ...$days  1 to 31, or negative from the end
      */
-    public static function rule(int $day): string
+    public static function rule(int ...$days): string
     {
-        if ($day === 31) {
-            return 'BYMONTHDAY=-1';
+        $days = array_values(array_unique(array_map(static fn (int $day): int => $day === 31 ? -1 : $day, $days)));
+        usort($days, static fn (int $a, int $b): int => [$a < 0, $a] <=> [$b < 0, $b]);
+        $last = end($days);
+        $before = array_slice($days, 0, -1);
+        if ($last <= 28 || ($before !== [] && max($before) > 28)) {
+            return 'BYMONTHDAY='.implode(',', $days);
         }
 
-        return 'BYMONTHDAY='.($day <= 28 ? $day : implode(',', range(28, $day)).';BYSETPOS=-1');
+        return 'BYMONTHDAY='.implode(',', array_unique([...$before, ...range(28, $last)])).';BYSETPOS='.implode(',', [...array_keys(array_fill(1, count($before), 0)), -1]);
     }
 
     /**
@@ -39,15 +44,12 @@ final class MonthDay
         return (string) preg_replace('/^(FREQ=\w+(?:;INTERVAL=\d+)?)/', "$1;{$by}", $rule);
     }
 
-    /** The day that such a part of a rule means; null where it means several. */
-    public static function meant(string $monthDays, ?string $setPosition): ?int
+    /** @return list<int> the days that such a part of a rule means: "15,28,29,30" with the positions "1,-1" the 15th and the 30th */
+    public static function meant(string $monthDays, ?string $setPositions): array
     {
         $days = array_map(intval(...), explode(',', $monthDays));
+        $meant = $setPositions === null ? $days : [...array_slice($days, 0, substr_count($setPositions, ',')), $days[count($days) - 1]];
 
-        return match (true) {
-            count($days) === 1 => $days[0],
-            $setPosition === '-1' && $days === range(28, end($days)) => end($days),
-            default => null,
-        };
+        return $setPositions !== null && self::rule(...$meant) === "BYMONTHDAY={$monthDays};BYSETPOS={$setPositions}" ? $meant : $days;
     }
 }
