@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Find;
 
+use App\Models\Area;
 use App\Models\Task;
 use App\Models\User;
 use App\Rows\Picks;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Collection;
 use Nekto\Core\Time\LocalDay;
 
 /** The conditions a view can ask for: their words, and what they mean for the rows. */
@@ -45,8 +47,11 @@ final readonly class Conditions
         return preg_match('/^(?:area|project|context):\d+$/D', $what) === 1;
     }
 
-    /** @return array<string, array<string, string>> words by heading and condition */
-    public function choices(): array
+    /**
+     * @param  Collection<int, Area>  $areas  the person's, by id
+     * @return array<string, array<string, string>> words by heading and condition
+     */
+    public function choices(Collection $areas): array
     {
         $named = static fn (string $field, iterable $names): array => collect($names)->mapWithKeys(static fn (string $name, int $id): array => ["{$field}:{$id}" => $name])->all();
 
@@ -57,7 +62,7 @@ final readonly class Conditions
         }
 
         return $fixed + [
-            __('find.headings.area') => $named('area', $this->user->areas()->pluck('name', 'id')),
+            __('find.headings.area') => $named('area', $areas->map(static fn (Area $one): string => $one->name)),
             __('find.headings.project') => $named('project', $this->user->projects()->whereNull('done_at')->pluck('name', 'id')),
             __('find.headings.context') => $named('context', $this->user->contexts()->pluck('name', 'id')),
         ];

@@ -19,7 +19,7 @@ final class Search
     private const LOOKED_AT = 300;
 
     /** Rows whose titles are gone through where the index finds nothing. */
-    private const GONE_THROUGH = 20_000;
+    private const GONE_THROUGH = 5_000;
 
     /** What shares less than this of a word's groups of three letters is something else. */
     private const LIKE = 0.5;

@@ -131,6 +131,6 @@ final class Candidates
             $row->stage === TaskStage::Open->value && $rows[(int) $row->id] = $row;
         }
 
-        return [$rows, Steps::among($all->filter(static fn (\stdClass $row): bool => $row->project_id !== null)->sortBy([['position', 'asc'], ['id', 'asc']])->all())];
+        return [$rows, Steps::among($all->all())];
     }
 }

@@ -37,17 +37,16 @@ final readonly class Steps
             ->where('tasks.user_id', $user->id)->whereNull('tasks.done_at')->whereNull('tasks.deleted_at')
             ->whereIn('stage', [TaskStage::Inbox->value, TaskStage::Open->value, TaskStage::Waiting->value])
             ->whereRaw('(coalesce(sections.sequential, projects.sequential) = 1 or projects.after_id is not null or projects.id in (select after_id from projects where user_id = ?))', [$user->id])
-            ->orderBy('tasks.position')->orderBy('tasks.id')
-            ->get(['tasks.id', 'tasks.project_id', 'tasks.section_id', 'stage', 'importance', 'said', DB::raw('coalesce(sections.sequential, projects.sequential) as sequential'), DB::raw(self::FOLLOWS)]);
+            ->get(['tasks.id', 'tasks.project_id', 'tasks.section_id', 'tasks.position', 'stage', 'importance', 'said', DB::raw('coalesce(sections.sequential, projects.sequential) as sequential'), DB::raw(self::FOLLOWS)]);
 
         return self::among($rows->all());
     }
 
-    /** @param  iterable<\stdClass>  $rows  open tasks of projects, in their order */
-    public static function among(iterable $rows): self
+    /** @param  array<array-key, \stdClass>  $rows  open tasks */
+    public static function among(array $rows): self
     {
         $follows = $lines = $stuck = $closed = [];
-        foreach ($rows as $row) {
+        foreach (self::inLine($rows) as $row) {
             [$project, $id] = [(int) $row->project_id, (int) $row->id];
             $follows[$project] = (int) $row->follows;
             $line = $row->sequential ? "in {$row->section_id}" : "alone {$id}";
@@ -79,6 +78,22 @@ final readonly class Steps
         }
 
         return new self($after, $stuck, $waits);
+    }
+
+    /**
+     * Those that may come after another, in their order; most tasks are in no line.
+     *
+     * @param  array<array-key, \stdClass>  $rows
+     * @return list<\stdClass>
+     */
+    private static function inLine(array $rows): array
+    {
+        $earlier = array_filter(array_column($rows, 'follows', 'project_id'));
+        $ends = array_flip($earlier);
+        $tied = array_values(array_filter($rows, static fn (\stdClass $row): bool => $row->project_id !== null && ($row->sequential || isset($earlier[$row->project_id]) || isset($ends[$row->project_id]))));
+        usort($tied, static fn (\stdClass $a, \stdClass $b): int => [$a->position, $a->id] <=> [$b->position, $b->id]);
+
+        return $tied;
     }
 
     /**

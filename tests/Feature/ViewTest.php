@@ -63,7 +63,7 @@ final class ViewTest extends FeatureTestCase
     {
         $question = self::question(['due:week', '!repeats:yes', '|picked:today'], 'area', ['area', 'pull']);
 
-        self::assertSame('Tasks due within 7 days and not a routine, or picked for today; by area; own order of areas, then most pull.', Conditions::sentence($question, $this->conditions()->choices()));
+        self::assertSame('Tasks due within 7 days and not a routine, or picked for today; by area; own order of areas, then most pull.', Conditions::sentence($question, $this->conditions()->choices($this->ines->areas()->get()->keyBy('id'))));
     }
 
     #[Test]

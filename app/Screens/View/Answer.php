@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Models\Worked;
 use App\Rows\Desk;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Task\Importance;
 
@@ -24,29 +25,46 @@ final readonly class Answer
 
     public function __construct(private Desk $desk) {}
 
-    /** @return list<int> ids, without an order */
+    /**
+     * Without an order.
+     *
+     * @return list<int>
+     */
     public static function ids(User $user, Conditions $conditions, Question $question): array
     {
-        if ($question->contradicts()) {
-            return [];
-        }
-        $query = $user->tasks()->getQuery();
-        $conditions->apply($query, $question);
+        return array_map(intval(...), array_values(self::found($user, $conditions, $question)->pluck('id')->all()));
+    }
 
-        return array_map(intval(...), array_values($query->orderByDesc('tasks.id')->limit(self::MOST)->toBase()->pluck('tasks.id')->all())); // no model for a number
+    /**
+     * The answer to one question, in its order.
+     *
+     * @return array<int, \stdClass> by id
+     */
+    public function of(User $user, Conditions $conditions, Question $question, CarbonImmutable $now): array
+    {
+        return $this->sorted(self::rows($user, self::found($user, $conditions, $question), $now), $question);
+    }
+
+    private static function found(User $user, Conditions $conditions, Question $question): Builder
+    {
+        $query = $user->tasks()->getQuery()->select('tasks.id');
+        $question->contradicts() ? $query->whereRaw('1 = 0') : $conditions->apply($query, $question);
+
+        return $query->orderByDesc('tasks.id')->limit(self::MOST)->toBase(); // no models for numbers
     }
 
     /**
      * What order, groups and sums go by; "left" in minutes, 0 where it is done or nothing was said.
      *
-     * @param  list<int>  $ids
+     * @param  list<int>|Builder  $ids
      * @return array<int, \stdClass> by id
      */
-    public static function rows(User $user, array $ids, CarbonImmutable $now): array
+    public static function rows(User $user, array|Builder $ids, CarbonImmutable $now): array
     {
         $first = static fn (string $column): string => "(select {$column} from context_task join contexts on contexts.id = context_task.context_id where context_task.task_id = tasks.id order by contexts.position, contexts.name limit 1)";
 
-        return DB::table('tasks')->leftJoin('projects', 'projects.id', 'tasks.project_id')->where('tasks.user_id', $user->id)->whereIntegerInRaw('tasks.id', $ids)
+        return DB::table('tasks')->leftJoin('projects', 'projects.id', 'tasks.project_id')->where('tasks.user_id', $user->id)
+            ->where(static fn (Builder $query) => $ids instanceof Builder ? $query->whereIn('tasks.id', $ids) : $query->whereIntegerInRaw('tasks.id', $ids))
             ->select(['tasks.id', 'tasks.title', 'tasks.area_id', 'tasks.stage', 'tasks.importance', 'tasks.estimate', 'tasks.part', 'tasks.due_on', 'tasks.due_at', 'tasks.created_at', 'tasks.done_at', 'tasks.deleted_at'])
             ->selectRaw("case when projects.deleted_at is null then projects.name end as project, {$first('contexts.name')} as context, {$first('contexts.position')} as place, coalesce(case when tasks.done_at is null then ".Worked::left($now).' end, 0) as left')
             ->get()->keyBy('id')->all();

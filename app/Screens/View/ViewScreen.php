@@ -25,8 +25,8 @@ final readonly class ViewScreen
     public function of(User $user, Question $question, CarbonImmutable $now, bool $all, bool $sums = false): ViewPage
     {
         $conditions = new Conditions($user, $user->local($now)->format('Y-m-d'), $now->utc()->format('Y-m-d H:i:s'));
-        $choices = $conditions->choices();
-        $rows = $this->answer->sorted(Answer::rows($user, Answer::ids($user, $conditions, $question), $now), $question);
+        $choices = $conditions->choices($this->desk->areas());
+        $rows = $this->answer->of($user, $conditions, $question, $now);
         $shown = $this->tasks($user, array_keys($all ? $rows : array_slice($rows, 0, self::ROWS, true)), $now);
 
         return new ViewPage(

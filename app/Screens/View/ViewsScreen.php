@@ -26,7 +26,7 @@ final readonly class ViewsScreen
     {
         $now = $this->desk->now;
         $conditions = new Conditions($user, $user->local($now)->format('Y-m-d'), $now->utc()->format('Y-m-d H:i:s'));
-        $choices = $conditions->choices();
+        $choices = $conditions->choices($this->desk->areas());
         $asked = [
             ...array_map(static fn (SavedView $one): array => [(string) $one->id, $one->name, Question::of($one->question), $one], array_values($user->savedViews()->get()->all())),
             ...array_map(static fn (string $address, string $name): array => [$address, $name, Shipped::question($address) ?? throw new \LogicException('A shipped view asks something.'), null], array_keys(Shipped::names()), array_values(Shipped::names())),
