@@ -48,6 +48,24 @@ test('Esc leaves a word as it was, a slip is said beside it, and Tab goes word b
     await expect(page.locator('#word-due_date')).toBeFocused()
 })
 
+test('what Enter has stored is not sent again when it is left, and the name is there for the pointer after a change', async ({ page }) => {
+    const id = taskOf('Bicycle repair')
+    await page.goto(`/tasks/${id}`)
+    await page.locator('form[action$="/subtasks"] [name=lines]').fill('Buy a tube')
+    await page.locator('form[action$="/subtasks"] button').click()
+    const sent = []
+    page.on('request', (request) => /subtasks/.test(request.url()) && sent.push(request.url()))
+    const step = page.locator('.subtasks [name=title]').first()
+    await step.press('End')
+    await step.pressSequentially(', and a patch')
+    await Promise.all([page.waitForResponse(/subtasks/), step.press('Enter')])
+    await expect.poll(() => number(`select count(*) from subtasks where title = 'Buy a tube, and a patch'`)).toBe(1)
+    await step.press('Tab')
+    await page.locator('#word-title').click() // would be sent by now
+    await expect(page.locator('#word-title')).toBeFocused()
+    expect(sent).toHaveLength(1)
+})
+
 test('three steps of a project get another order by keys, and one by dragging', async ({ page }) => {
     await page.goto('/projects/2')
     const titles = () => page.locator('.step-what a').allTextContents()

@@ -54,9 +54,9 @@ final class HeldClockTest extends FeatureTestCase
     #[Test]
     public function one_that_is_just_being_written_is_waited_for_and_never_taken_for_real_time(): void
     {
+        file_put_contents($this->file, '');
         $write = proc_open([PHP_BINARY, '-r', 'usleep(30000); file_put_contents($argv[1], "2026-03-11T10:25:00+00:00");', $this->file], [], $pipes);
         self::assertIsResource($write);
-        file_put_contents($this->file, '');
         Clock::set('');
         for ($tries = 0; $tries < 20 && ! Clock::stands(); $tries++) {
             try {

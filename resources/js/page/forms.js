@@ -20,6 +20,9 @@ const NOT_NOW = {
     often: 'That was too often in a short time. Wait a minute, then try again.',
 }
 
+/** Fields of forms that are sent when they change, with what Enter sent of them: leaving them is no second change. */
+const sentByEnter = new WeakMap()
+
 const random = () => (crypto.randomUUID ? crypto.randomUUID() : Array.from(crypto.getRandomValues(new Uint8Array(16)), (one) => one.toString(16).padStart(2, '0')).join(''))
 
 /**
@@ -142,6 +145,7 @@ const rowsOwn = (row) => (row?.matches('[data-row]') ? row : row?.querySelector(
 export function listenForForms() {
     document.addEventListener('submit', submitted)
     document.addEventListener('change', ({ target }) => changed(target))
+    document.addEventListener('input', ({ target }) => sentByEnter.delete(target))
     document.addEventListener('focusout', ({ target, relatedTarget }) => {
         const form = target.closest('form[data-on-change]')
         const changes = form && !form.contains(relatedTarget) ? [...form.querySelectorAll('[data-changed]')] : [] // two that belong together are sent once both are written
@@ -175,8 +179,10 @@ function submitted(event) {
     const row = form.closest(ROW) ?? document.activeElement?.closest(ROW)
     const isReplaced = 'replaced' in form.dataset
     const focused = document.activeElement
+    'onChange' in form.dataset && [...form.elements].forEach((field) => field.matches(TEXT) && sentByEnter.set(field, field.value))
     send(form, submitter, (isDone) => {
         if (!isDone) {
+            [...form.elements].forEach((field) => sentByEnter.delete(field))
             menu?.isConnected && menu.setAttribute('open', '')
             document.querySelector('[aria-invalid=true]')?.focus({ preventScroll: true })
         } else if (isReplaced) {
@@ -206,6 +212,9 @@ function changed(field) {
         return
     }
     const form = field.closest('form[data-on-change]')
+    if (form && sentByEnter.get(field) === field.value) {
+        return
+    }
     if (form && document.activeElement === field && !field.matches('select, [type=checkbox], [type=radio]')) {
         field.dataset.changed = '' // each digit of a date is a change, and Enter sends it anyway: wait until the field is left
     } else if (form) {
