@@ -44,6 +44,7 @@ use App\Http\Controllers\TryController;
 use App\Http\Controllers\TypedDayController;
 use App\Http\Controllers\UpController;
 use App\Http\Controllers\ViewController;
+use App\Http\Controllers\WeekController;
 use App\Http\Controllers\WeighController;
 use App\Http\Controllers\WorkController;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
@@ -201,6 +202,8 @@ Route::middleware(['auth', 'still', 'given', 'typed', 'mend', 'once'])->group(fu
     Route::post('/work/entries', [WorkController::class, 'store'])->name('entries.store');
     Route::patch('/work/entries/{entry}', [WorkController::class, 'update'])->name('entries.update');
     Route::delete('/work/entries/{entry}', [WorkController::class, 'destroy'])->name('entries.destroy');
+
+    Route::get('/week/{date?}', [WeekController::class, 'show'])->name('week.show');
 
     Route::get('/shape/{date}/list', DayListController::class)->name('shape.list');
     Route::post('/shape/morning', [ShapeController::class, 'morning'])->name('shape.morning');

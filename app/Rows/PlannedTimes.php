@@ -48,6 +48,17 @@ final readonly class PlannedTimes
         return $blocks === [] ? null : $blocks[count($blocks) - 1][0]->end;
     }
 
+    /** Minutes of a task that are laid out and to come, seen from then. */
+    public function minutesAhead(int $task, int $now): int
+    {
+        $minutes = 0;
+        foreach ($this->byTask[$task] ?? [] as [$time]) {
+            $minutes += max(0, $time->end - max($time->start, $now));
+        }
+
+        return $minutes;
+    }
+
     public function isEmpty(): bool
     {
         return $this->byTask === [];

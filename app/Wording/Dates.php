@@ -122,6 +122,15 @@ final class Dates
         return $this->dayOfMonth(self::day($date), $this->shortMonths);
     }
 
+    /** "9 to 15 March", "30 March to 5 April"; with years where they differ. */
+    public function span(LocalDay $first, LocalDay $last): string
+    {
+        $isShort = $first->month() === $last->month() && $first->year() === $last->year() && preg_match('/^\{n\}\.?/', $this->ofMonth, $day) === 1;
+        $from = $isShort ? str_replace('{n}', (string) $first->dayOfMonth(), $day[0]) : $this->ofLongMonth($first);
+
+        return __('app.span', $first->year() === $last->year() ? ['from' => $from, 'to' => $this->ofLongMonth($last)] : ['from' => "{$from} {$first->year()}", 'to' => "{$this->ofLongMonth($last)} {$last->year()}"]);
+    }
+
     /** "11 March". */
     public function ofLongMonth(LocalDay|CarbonImmutable $date): string
     {

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'span' => ':from to :to',
     'page_expired' => 'This page had been open too long to be sure it was you. Nothing was lost: send it again.',
     'kept' => 'You had been signed out. What you had typed is here again: look it over and send it.',
     'trouble' => [

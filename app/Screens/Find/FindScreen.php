@@ -14,7 +14,7 @@ use App\Models\Project;
 use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
-use App\Rows\Blocks;
+use App\Rows\DayWork;
 use App\Rows\Desk;
 use App\Time\Moments;
 use App\Wording\Dates;
@@ -213,14 +213,11 @@ final readonly class FindScreen
     private function load(): array
     {
         $day = $this->desk->today();
-        $time = $this->desk->timeOn($day);
-        $blocks = $this->desk->blocksOn($day);
-        $set = $time->sets->first();
-        if ($set === null) {
+        $work = array_values(DayWork::of($this->desk->timeOn($day), $day, $this->desk->blocksOn($day))->sets)[0] ?? null;
+        if ($work === null) {
             return ['', false];
         }
-        $line = $time->load($set->id, $day, Blocks::anchored($blocks))->loadLine;
-        $planned = (int) $blocks->filter(static fn ($block): bool => $block->isPlanned() && $block->task->hoursSet() === $set->id)->sum(static fn ($block): int => (int) $block->starts_at->diffInMinutes($block->ends_at)) + self::HOUR;
+        [$planned, $line] = [$work->minutes + self::HOUR, $work->load->loadLine];
 
         return [__($planned > $line ? 'find.over' : 'find.under', ['planned' => Times::duration($planned), 'line' => Times::duration($line), 'over' => Times::duration(max(0, $planned - $line))]), $planned > $line];
     }

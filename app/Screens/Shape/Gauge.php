@@ -8,8 +8,8 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Occurrence;
 use App\Models\Task;
-use App\Rows\Blocks;
 use App\Rows\Candidate;
+use App\Rows\DayWork;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Rows\WorkTime;
@@ -63,16 +63,15 @@ final readonly class Gauge
      */
     public static function of(WorkTime $time, LocalDay $day, Collection $blocks, Collection $candidates, CarbonImmutable $now, ?Block $chosen, Collection $untimed): self
     {
-        $anchored = Blocks::anchored($blocks);
-        $counted = $blocks->reject(static fn (Block $block): bool => $block->state === BlockState::Passed || $block->anchored);
+        $work = DayWork::of($time, $day, $blocks);
         $main = $time->sets->first();
-        $mine = $counted->filter(static fn (Block $block): bool => $block->task->hoursSet() === $main?->id);
+        $mine = DayWork::counted($blocks)->filter(static fn (Block $block): bool => $block->task->hoursSet() === $main?->id);
         $load = $main === null
             ? DayLoad::of(IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), IntervalSet::empty(), 0)
-            : $time->load($main->id, $day, $anchored);
+            : $work->sets[$main->id]->load;
         $picks = new Picks($time->user, Moments::today($time->user, $now));
         $waiting = $untimed->filter(static fn (Task $task): bool => $task->hoursSet() === $main?->id);
-        $planned = self::minutes($mine);
+        $planned = $main === null ? 0 : $work->sets[$main->id]->minutes;
         $waits = (int) $waiting->sum(static fn (Task $task): int => $picks->minutes($task, $day, $now));
         $scale = min(self::SCALE, self::HEIGHT / max(60, $load->open, $planned + $waits));
         $pieces = self::stack($picks, $mine, $candidates, $time, $day, $now, $load->loadLine, $scale, 100 / max(60, $load->open, $planned + $waits), $waiting);
@@ -84,11 +83,11 @@ final readonly class Gauge
             $planned,
             $waits,
             self::minutes($mine->filter(static fn (Block $block): bool => self::yields($block, $picks, $day, $now))),
-            self::minutes($blocks->filter(static fn (Block $block): bool => $block->state !== BlockState::Passed && $block->task->demand === Demand::Deep)),
-            $time->user->deep_limit,
+            $work->deep,
+            $work->deepLimit,
             self::lead($time, $day),
             self::reserved($time, $day),
-            self::others($time, $day, $counted, $anchored),
+            self::others($work),
             $scale,
             collect($pieces)->where('id', $chosen->id ?? 0)->map(static fn (GaugePiece $piece): float => $piece->bottom + $piece->height / 2)->first(),
         );
@@ -229,18 +228,13 @@ final readonly class Gauge
             ->between($span->start, $span->end)->intersection($time->hours($main->id))->length();
     }
 
-    /**
-     * @param  Collection<int, Block>  $counted
-     * @return array<int, array{name: string, minutes: int, line: int}>
-     */
-    private static function others(WorkTime $time, LocalDay $day, Collection $counted, IntervalSet $anchored): array
+    /** @return array<int, array{name: string, minutes: int, line: int}> */
+    private static function others(DayWork $work): array
     {
         $others = [];
-        foreach ($time->sets->slice(1) as $set) {
-            $line = $time->load($set->id, $day, $anchored)->loadLine;
-            $minutes = self::minutes($counted->filter(static fn (Block $block): bool => $block->task->hoursSet() === $set->id));
-            if ($line > 0 || $minutes > 0) {
-                $others[] = ['name' => $set->name, 'minutes' => $minutes, 'line' => $line];
+        foreach (array_slice($work->sets, 1) as $set) {
+            if ($set->load->loadLine > 0 || $set->minutes > 0) {
+                $others[] = ['name' => $set->name, 'minutes' => $set->minutes, 'line' => $set->load->loadLine];
             }
         }
 

@@ -29,6 +29,7 @@
                     <x-station name="Close" href="/close" :current="$station === 'close'" key-hint=",c" />
                 </nav>
                 <nav class="views" aria-label="Views">
+                    <a href="/week" @if ($at === 'week') aria-current="page" @endif>Week</a>
                     <a href="/projects" @if ($at === 'projects') aria-current="page" @endif>Projects</a>
                     <a href="/views" @if ($at === 'views') aria-current="page" @endif>Views</a>
                     <a href="/search" data-page-key="n" @if ($at === 'search') aria-current="page" @endif>Find</a>
@@ -72,6 +73,7 @@
     </main>
     @if (Auth::check() && ! $quiet)
         <nav class="foot-nav page" aria-label="More">
+            <a href="/week">Week</a>
             <a href="/projects">Projects</a>
             <a href="/views">Views</a>
             <a href="/search">Search</a>

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+/* Seven days as tapes. */
+return [
+    'latest_end' => ':title, latest end :time',
+    'no_hours' => 'no hours set',
+    'no_open_time' => 'no open time',
+    'bar' => ':planned of a load line of :line, :open open',
+    'nothing' => 'nothing yet',
+];

@@ -1,0 +1,28 @@
+@php
+    use App\Wording\Times;
+    $address = static fn (int $days): string => '/week/'.$first->plusDays($days)->asString().($asList ? '?face=list' : '');
+    $here = $isNow ? '/week' : '/week/'.$first->asString();
+@endphp
+<x-layout title="{{ $title }}" at="week">
+    <div class="title-row week-title">
+        <h1>{{ $title }}</h1><x-says />
+        <span>planned <b @class(['strong', 'coral' => $planned > $line])>{{ Times::duration($planned) }}</b> of <b class="strong">{{ Times::duration($line) }}</b></span>
+        <span>deep <b class="strong">{{ Times::duration($deep) }}</b></span>
+        @if ($worked > 0)<span>worked <b class="strong">{{ Times::duration($worked) }}</b></span>@endif
+        <span class="end no-print">
+            <a class="button" href="{{ $here }}{{ $asList ? '' : '?face=list' }}" data-page-key="v">{{ $asList ? 'Tapes' : 'As a list' }} <kbd>V</kbd></a>
+            @unless ($isNow)<a class="button button-bare" href="/week{{ $asList ? '?face=list' : '' }}">This week</a>@endunless
+            <a class="button" href="{{ $address(-7) }}" data-page-key="[">Earlier week <kbd>[</kbd></a>
+            <a class="button" href="{{ $address(7) }}" data-page-key="]">Later week <kbd>]</kbd></a>
+        </span>
+    </div>
+    @if ($asList)
+        <x-week-list :days="$days" />
+    @else
+        <div class="week" data-from="{{ $axis->from }}" data-length="{{ $axis->length() }}">
+            <div class="week-axis" aria-hidden="true"><div>@foreach ($hours as [$left, $label])<span style="--l:{{ $left }}">{{ $label }}</span>@endforeach</div></div>
+            @foreach ($days as $day)<x-week-day :day="$day" :axis="$axis" :top="$top" />@endforeach
+        </div>
+    @endif
+    @if ($noPlace && $noPlace->tasks !== [])<x-no-place :no-place="$noPlace" />@endif
+</x-layout>
