@@ -49,7 +49,7 @@ final class RepairTest extends TestCase
     #[Test]
     public function whatever_lies_elsewhere_than_before_is_told_with_its_cause(): void
     {
-        $this->limitTo(Runs::of(80))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+        $this->limitTo(Runs::of(30))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $problem = RandomProblem::of($seed, repair: true);
             $plan = (new Planner(effort: 30))->plan($problem);
             $told = [];

@@ -23,7 +23,7 @@ final class ValidPlanTest extends TestCase
     #[Test]
     public function plans_of_random_problems_keep_every_rule(): void
     {
-        $this->limitTo(Runs::of(60))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+        $this->limitTo(Runs::of(30))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $problem = RandomProblem::of($seed);
             $this->assertKeepsTheRules($problem, (new Planner(effort: 20))->plan($problem)->blocks);
         });
@@ -32,7 +32,7 @@ final class ValidPlanTest extends TestCase
     #[Test]
     public function repaired_plans_keep_every_rule_too(): void
     {
-        $this->limitTo(Runs::of(60))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
+        $this->limitTo(Runs::of(30))->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             $problem = RandomProblem::of($seed, repair: true);
             $this->assertKeepsTheRules($problem, (new Planner(effort: 20))->plan($problem)->blocks);
         });

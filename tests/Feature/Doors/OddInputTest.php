@@ -15,7 +15,7 @@ use Random\Randomizer;
 use Tests\Feature\FeatureTestCase;
 
 /**
- * Whatever is sent to whatever address: an answer in words, never a fault. Seeded: ten thousand inputs in all, with NEKTO_LONG four times as many.
+ * Whatever is sent to whatever address: an answer in words, never a fault. Seeded: 3,400 inputs, with NEKTO_LONG forty thousand.
  */
 final class OddInputTest extends FeatureTestCase
 {
@@ -34,7 +34,7 @@ final class OddInputTest extends FeatureTestCase
     /** @return array<string, array{int}> */
     public static function seeds(): array
     {
-        $seeds = array_map(static fn (int $seed): int => $seed + (int) (getenv('ERIS_SEED') ?: 0), range(1, 6));
+        $seeds = array_map(static fn (int $seed): int => $seed + (int) (getenv('ERIS_SEED') ?: 0), range(1, getenv('NEKTO_LONG') ? 6 : 2));
 
         return array_combine(array_map(static fn (int $seed): string => "seed {$seed}", $seeds), array_map(static fn (int $seed): array => [$seed], $seeds));
     }
