@@ -204,6 +204,8 @@ Route::middleware(['auth', 'still', 'given', 'typed', 'mend', 'once'])->group(fu
     Route::delete('/work/entries/{entry}', [WorkController::class, 'destroy'])->name('entries.destroy');
 
     Route::get('/week/{date?}', [WeekController::class, 'show'])->name('week.show');
+    Route::post('/week/move', [WeekController::class, 'move'])->name('week.move');
+    Route::post('/week/try', [WeekController::class, 'try'])->name('week.try')->middleware('aside');
 
     Route::get('/shape/{date}/list', DayListController::class)->name('shape.list');
     Route::post('/shape/morning', [ShapeController::class, 'morning'])->name('shape.morning');

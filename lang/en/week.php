@@ -9,4 +9,6 @@ return [
     'no_open_time' => 'no open time',
     'bar' => ':planned of a load line of :line, :open open',
     'nothing' => 'nothing yet',
+    'move_what' => 'Choose the blocks that are to move. Nothing was changed.',
+    'move_where' => 'That is too far for the week. Nothing was changed.',
 ];

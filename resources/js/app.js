@@ -4,6 +4,7 @@ import entry from './components/entry.js'
 import field from './components/field.js'
 import runSheet from './components/runSheet.js'
 import tapes from './components/tapes.js'
+import weekTapes from './components/weekTapes.js'
 import { listenForKeys } from './keys.js'
 import { readClock } from './page/account.js'
 import { listenForNetwork } from './page/acts.js'
@@ -24,6 +25,7 @@ Alpine.data('entry', entry)
 Alpine.data('field', field)
 Alpine.data('runSheet', runSheet)
 Alpine.data('tapes', tapes)
+Alpine.data('weekTapes', weekTapes)
 Alpine.start()
 
 readClock()

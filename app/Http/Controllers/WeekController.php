@@ -4,11 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Edits\MoveTogether;
+use App\Http\Requests\MoveTogetherRequest;
+use App\Models\PlanRevision;
 use App\Models\User;
+use App\Planning\Trial;
+use App\Screens\Shape\DropPreview;
 use App\Screens\Week\WeekScreen;
 use App\Time\Clock;
 use App\Time\Moments;
+use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nekto\Core\Time\InvalidTime;
@@ -32,5 +40,20 @@ final readonly class WeekController
         abort_if(abs($day->number - $today->number) > self::FARTHEST, 404);
 
         return view('screens.week', $screen->of($user, WeekScreen::firstOf($day, $user), $now, $request->query('face') === 'list'));
+    }
+
+    /** Several blocks at once, by hand. */
+    public function move(MoveTogetherRequest $request, #[CurrentUser] User $user, MoveTogether $move, Said $said): RedirectResponse
+    {
+        return back()->with($said->about($move($user, $request->blocks(), $request->integer('days'), $request->integer('minutes'), Clock::now())));
+    }
+
+    /** What that would do, while they are in the air. */
+    public function try(MoveTogetherRequest $request, #[CurrentUser] User $user, MoveTogether $move, Trial $trial): JsonResponse
+    {
+        $now = Clock::now();
+        $tried = $trial->of($user, Moments::today($user, $now), $now, static fn (): ?PlanRevision => $move($user, $request->blocks(), $request->integer('days'), $request->integer('minutes'), $now));
+
+        return response()->json(DropPreview::words($user, $tried->revision, $now));
     }
 }

@@ -152,7 +152,7 @@ final class WeekPieces
             outside: ! $this->isSeen($row),
             anchored: $block?->anchored === true,
             deep: self::isDeep($row),
-            movable: $block?->isAhead($this->now) === true && ! $block->isOn($this->now),
+            movable: $block?->isAhead($this->now) === true && ! $block->isOn($this->now) && $this->time->zone->dayOf($interval->start)->equals($this->day),
             minutes: $interval->length(),
             start: $interval->start,
             clock: $this->time->zone->minuteOfDay($interval->start),

@@ -19,10 +19,14 @@
     @if ($asList)
         <x-week-list :days="$days" />
     @else
-        <div class="week" data-from="{{ $axis->from }}" data-length="{{ $axis->length() }}">
-            <div class="week-axis" aria-hidden="true"><div>@foreach ($hours as [$left, $label])<span style="--l:{{ $left }}">{{ $label }}</span>@endforeach</div></div>
-            @foreach ($days as $day)<x-week-day :day="$day" :axis="$axis" :top="$top" />@endforeach
+        <div class="week-whole" x-data="weekTapes">
+            <div class="week" data-from="{{ $axis->from }}" data-length="{{ $axis->length() }}">
+                <div class="week-axis" aria-hidden="true"><div>@foreach ($hours as [$left, $label])<span style="--l:{{ $left }}">{{ $label }}</span>@endforeach</div></div>
+                @foreach ($days as $day)<x-week-day :day="$day" :axis="$axis" :top="$top" />@endforeach
+            </div>
+            <p class="soft week-says" data-chosen data-own aria-live="polite"></p>
+            @if ($noPlace && $noPlace->tasks !== [])<x-no-place :no-place="$noPlace" />@endif
         </div>
+        <x-screen-keys on="week" />
     @endif
-    @if ($noPlace && $noPlace->tasks !== [])<x-no-place :no-place="$noPlace" />@endif
 </x-layout>
