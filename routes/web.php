@@ -16,6 +16,7 @@ use App\Http\Controllers\FileController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\FirstDayController;
 use App\Http\Controllers\GatherController;
+use App\Http\Controllers\HorizonController;
 use App\Http\Controllers\HoursController;
 use App\Http\Controllers\LeaveController;
 use App\Http\Controllers\LensController;
@@ -203,6 +204,7 @@ Route::middleware(['auth', 'still', 'given', 'typed', 'mend', 'once'])->group(fu
     Route::patch('/work/entries/{entry}', [WorkController::class, 'update'])->name('entries.update');
     Route::delete('/work/entries/{entry}', [WorkController::class, 'destroy'])->name('entries.destroy');
 
+    Route::get('/horizon', [HorizonController::class, 'show'])->name('horizon.show');
     Route::get('/week/{date?}', [WeekController::class, 'show'])->name('week.show');
     Route::post('/week/move', [WeekController::class, 'move'])->name('week.move');
     Route::post('/week/try', [WeekController::class, 'try'])->name('week.try')->middleware('aside');

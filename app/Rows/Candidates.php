@@ -13,12 +13,14 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Pressure\DemandCurve;
 use Nekto\Core\Pressure\DueWork;
+use Nekto\Core\Pressure\JointSupply;
 use Nekto\Core\Pressure\Pull;
 use Nekto\Core\Pressure\Push;
 use Nekto\Core\Pressure\Supply;
 use Nekto\Core\Task\Demand;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Task\Left;
+use Nekto\Core\Time\IntervalSet;
 
 /** Pressure, room and pull of a person's open tasks, in one query. Rows are read bare: of hundreds only a few are shown. */
 final class Candidates
@@ -36,7 +38,7 @@ final class Candidates
         foreach ($rows as $row) {
             $row->due = $time->due($row->due_on, $row->due_at, (int) $row->hours_set_id);
         }
-        $curves = self::curves($desk, $rows, $steps, $minute);
+        [$curves, $limits, $anchored] = self::curves($desk, $rows, $steps, $minute);
 
         return new OpenTasks($rows, $curves, static function (\stdClass $row) use ($curves, $steps, $minute): Candidate {
             $demand = $row->due === null ? null : $curves[$row->hours_set_id]->at($row->due, $row->demand === Demand::Deep->value, self::from($row));
@@ -55,7 +57,7 @@ final class Candidates
                 (int) $row->hours_set_id,
                 (int) $row->area_id,
             );
-        });
+        }, static fn (array $sets): JointSupply => new JointSupply(array_map(static fn (int $set): array => [$time->open($set)->without($anchored), $limits->lines[$set]], $sets), $minute, $time->zone));
     }
 
     /**
@@ -63,7 +65,7 @@ final class Candidates
      * of each day, less what is taken. A step in line is due when the one behind it is.
      *
      * @param  array<int, \stdClass>  $rows
-     * @return array<int, DemandCurve> by set of hours
+     * @return array{array<int, DemandCurve>, DayLimits, IntervalSet} by set of hours; what limits them, and the time that is anchored
      */
     private static function curves(Desk $desk, array $rows, Steps $steps, int $minute): array
     {
@@ -89,7 +91,7 @@ final class Candidates
             $curves[$set] = new DemandCurve($work[$set] ?? [], $supply, $supply->under($limits->deep));
         }
 
-        return $curves;
+        return [$curves, $limits, $anchored];
     }
 
     /** @return list<Taken> what was worked today, block by block */

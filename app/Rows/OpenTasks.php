@@ -6,6 +6,7 @@ namespace App\Rows;
 
 use Illuminate\Support\Collection;
 use Nekto\Core\Pressure\DemandCurve;
+use Nekto\Core\Pressure\JointSupply;
 
 /** A person's open tasks as they are weighed: each with its pressure and pull, and the due work of each set of hours. */
 final class OpenTasks
@@ -20,8 +21,9 @@ final class OpenTasks
      * @param  array<int, \stdClass>  $rows  by task id, the oldest first
      * @param  array<int, DemandCurve>  $curves  by set of hours
      * @param  \Closure(\stdClass): Candidate  $weigh
+     * @param  \Closure(list<int>): JointSupply  $together  what some sets of hours allow together
      */
-    public function __construct(private readonly array $rows, public readonly array $curves, private readonly \Closure $weigh) {}
+    public function __construct(private readonly array $rows, public readonly array $curves, private readonly \Closure $weigh, public readonly \Closure $together) {}
 
     /** @return Collection<int, Candidate> by task id, the oldest first */
     public function all(): Collection

@@ -31,7 +31,7 @@ final class DemandCurve
      * @param  list<DueWork>  $work
      * @param  Supply|null  $deep  what of the supply may be deep; null: all
      */
-    public function __construct(array $work, private readonly Supply $supply, private readonly ?Supply $deep = null)
+    public function __construct(array $work, public readonly Supply $supply, private readonly ?Supply $deep = null)
     {
         usort($work, static fn (DueWork $a, DueWork $b): int => $a->due <=> $b->due);
         $last = -1;
@@ -64,6 +64,12 @@ final class DemandCurve
         }
 
         return self::tighter($found, new DueDemand($minutes, ($deep ? $this->deep ?? $this->supply : $this->supply)->between($from, $due)));
+    }
+
+    /** @return list<array{int, int}> due moments, ascending, and the minutes of all work that is due by then */
+    public function steps(): array
+    {
+        return array_map(fn (int $due, int $i): array => [$due, $this->deepBy[$i + 1] + $this->lightBy[$i + 1]], $this->dues, array_keys($this->dues));
     }
 
     private function tightest(int $due, bool $deep): DueDemand

@@ -96,6 +96,30 @@ final class Supply
         return $this->before[$day] + min($this->limits[$day], $this->gone($piece, $moment));
     }
 
+    /**
+     * The corners of the curve that until() is: between two of them it rises a minute a minute, or stands still.
+     *
+     * @return list<array{int, int}> moments up to the given one, and the minutes until then
+     */
+    public function corners(int $until): array
+    {
+        $corners = [[$this->now, 0]];
+        foreach ($this->starts as $piece => $start) {
+            if ($start >= $until) {
+                break;
+            }
+            $end = min($until, $this->ends[$piece]);
+            $day = $this->days[$piece];
+            $full = $start + max(0, $this->limits[$day] - $this->within[$piece]); // when the day's limit is reached
+            foreach (array_unique([$start, min($end, $full), $end]) as $moment) {
+                $corners[] = [$moment, $this->until($moment)];
+            }
+        }
+        $corners[] = [$until, $this->until($until)];
+
+        return $corners;
+    }
+
     /** The same from a later moment on: the limits of its day are all there still. */
     public function between(int $from, int $until): int
     {

@@ -71,6 +71,12 @@ return [
         'drop' => 'Hand off or put off :title, :minutes',
         'extra_hours' => 'Open :hours :from–:to on :day, :minutes more',
         'late' => '{0} then nothing is late; :now now|{1} then one task is late; :now now|[2,*] then :count tasks are late; :now now',
+        'costs' => [
+            'move_due' => ':minutes of :importance work come later than promised',
+            'cut' => ':minutes of :importance work are not done',
+            'drop' => ':minutes of :importance work are not done by you',
+            'extra_hours' => ':minutes of your own time',
+        ],
         'none' => 'No single change is enough: at least :missing too much. Two together may be.',
         'none_more' => 'No single change is enough: counted day by day, at least :missing too much. Two together may be.',
     ],

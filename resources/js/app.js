@@ -1,5 +1,6 @@
 import Alpine from '@alpinejs/csp'
 import card from './components/card.js'
+import dueDates from './components/dueDates.js'
 import entry from './components/entry.js'
 import field from './components/field.js'
 import runSheet from './components/runSheet.js'
@@ -21,6 +22,7 @@ import { listenForWords } from './page/words.js'
 import { listenForPulse } from './pulse.js'
 
 Alpine.data('card', card)
+Alpine.data('dueDates', dueDates)
 Alpine.data('entry', entry)
 Alpine.data('field', field)
 Alpine.data('runSheet', runSheet)

@@ -30,6 +30,7 @@
                 </nav>
                 <nav class="views" aria-label="Views">
                     <a href="/week" @if ($at === 'week') aria-current="page" @endif>Week</a>
+                    <a href="/horizon" @if ($at === 'horizon') aria-current="page" @endif>Horizon</a>
                     <a href="/projects" @if ($at === 'projects') aria-current="page" @endif>Projects</a>
                     <a href="/views" @if ($at === 'views') aria-current="page" @endif>Views</a>
                     <a href="/search" data-page-key="n" @if ($at === 'search') aria-current="page" @endif>Find</a>
@@ -74,6 +75,7 @@
     @if (Auth::check() && ! $quiet)
         <nav class="foot-nav page" aria-label="More">
             <a href="/week">Week</a>
+            <a href="/horizon">Horizon</a>
             <a href="/projects">Projects</a>
             <a href="/views">Views</a>
             <a href="/search">Search</a>
