@@ -205,6 +205,7 @@ Route::middleware(['auth', 'still', 'given', 'typed', 'mend', 'once'])->group(fu
     Route::delete('/work/entries/{entry}', [WorkController::class, 'destroy'])->name('entries.destroy');
 
     Route::get('/horizon', [HorizonController::class, 'show'])->name('horizon.show');
+    Route::get('/month/{date?}', [HorizonController::class, 'month'])->name('month.show');
     Route::get('/week/{date?}', [WeekController::class, 'show'])->name('week.show');
     Route::post('/week/move', [WeekController::class, 'move'])->name('week.move');
     Route::post('/week/try', [WeekController::class, 'try'])->name('week.try')->middleware('aside');

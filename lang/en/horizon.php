@@ -18,7 +18,7 @@ return [
     'deep_cut' => 'The deep work due by then, with the light work that must come before it, against what the deep limit of each day leaves.',
     'competing' => 'Due then: :tasks.',
     'earlier' => 'Due earlier: :minutes.',
-    'together' => 'All hours together',
+    'month' => 'Work stands in the open time between meetings; the line is what each day carries. Due dates hang.',
     'beyond' => '{1} One more due date lies later.|[2,*] :count more due dates lie later.',
     'chart' => 'Open time and work due until :until: :open open, :due due.',
 ];

@@ -32,9 +32,9 @@ final readonly class CurveDrawing
      * @param  list<array{int, int}>  $supply  corners: moment and minutes
      * @param  list<array{int, int}>  $demand  due moments, and the minutes due by then
      * @param  array<int, DueRow>  $rows  by due moment
-     * @param  int  $least  minutes that it reaches up to at least
+     * @param  int|null  $scale  minutes that the whole height stands for; null: as many as are needed
      */
-    public function of(array $supply, array $demand, array $rows, int $least = 60): Curves
+    public function of(array $supply, array $demand, array $rows, ?int $scale = null): Curves
     {
         $now = Moments::minute($this->desk->now);
         $overdue = 0;
@@ -46,8 +46,8 @@ final readonly class CurveDrawing
                 $steps[] = [$due, $minutes];
             }
         }
-        $highest = max($least, end($supply)[1] ?? 0, $steps === [] ? $overdue : end($steps)[1]);
-        $top = (int) ceil($highest * (1 + self::HEAD));
+        $highest = max(60, end($supply)[1] ?? 0, $steps === [] ? $overdue : end($steps)[1]);
+        $top = $scale ?? (int) ceil($highest * (1 + self::HEAD));
         $height = static fn (int $minutes): float => round(1000 - 1000 * $minutes / $top, 2);
         $line = [];
         foreach ($supply as [$moment, $minutes]) {
@@ -122,7 +122,7 @@ final readonly class CurveDrawing
         foreach ($nodes as $i => $node) {
             $until = 1000.0;
             foreach (array_slice($nodes, $i + 1) as $next) {
-                if ($next['top'] < $node['top'] - 8) { // there the step ends
+                if ($next['top'] < $node['top'] - 8 || $next['left'] > $node['left']) { // there the step ends, or the next one's name begins
                     $until = $next['left'];
 
                     break;

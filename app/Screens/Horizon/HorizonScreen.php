@@ -56,7 +56,7 @@ final readonly class HorizonScreen
             $hours = $hours->union($time->hours($id));
         }
         $drawing = new CurveDrawing($this->desk, HorizonAxis::of($time->zone, $first, 7 * $weeks, $hours), $until);
-        $rows = $this->rows($then, $shown, $user, $now);
+        $rows = $this->rows($then, $shown, $user, $try === null ? $this->prospects->chances($user, $now) : [], $now);
         $near = array_values(array_filter($rows, static fn (DueRow $row): bool => $row->due <= $until));
         $curves = $this->drawn($drawing, $then, $shown, $rows, $until);
         $crunches = $this->crunches($curves, $near, $user);
@@ -93,7 +93,7 @@ final readonly class HorizonScreen
      * @param  list<int>  $sets
      * @param  list<DueRow>  $rows
      */
-    private function drawn(CurveDrawing $drawing, OpenTasks $open, array $sets, array $rows, int $until, int $least = 60): Curves
+    private function drawn(CurveDrawing $drawing, OpenTasks $open, array $sets, array $rows, int $until, ?int $scale = null): Curves
     {
         $named = [];
         foreach ($rows as $row) {
@@ -102,7 +102,7 @@ final readonly class HorizonScreen
         if (count($sets) < 2) {
             $curve = $open->curves[$sets[0] ?? 0] ?? null;
 
-            return $drawing->of($curve?->supply->corners($until) ?? [], $curve?->steps() ?? [], $named, $least);
+            return $drawing->of($curve?->supply->corners($until) ?? [], $curve?->steps() ?? [], $named, $scale);
         }
         $added = [];
         foreach ($sets as $set) {
@@ -119,16 +119,16 @@ final readonly class HorizonScreen
             $steps[] = [$due, $sum += $minutes];
         }
 
-        return $drawing->of(($open->together)($sets)->corners($until), $steps, $named, $least);
+        return $drawing->of(($open->together)($sets)->corners($until), $steps, $named, $scale);
     }
 
     /**
      * @param  list<int>  $sets
+     * @param  array<int, int>  $chances  by task
      * @return list<DueRow> by due date
      */
-    private function rows(OpenTasks $open, array $sets, User $user, CarbonImmutable $now): array
+    private function rows(OpenTasks $open, array $sets, User $user, array $chances, CarbonImmutable $now): array
     {
-        $chances = $this->prospects->chances($user, $now);
         $due = $open->weighed()->filter(static fn (Candidate $one): bool => $one->due !== null && $one->demand !== null && $one->toPlan > 0 && in_array($one->set, $sets, true));
         $tasks = $this->desk->tasks($due->keys()->all());
         $projects = $user->projects()->whereKey($tasks->pluck('project_id')->filter()->unique()->all())->pluck('name', 'id')->all();

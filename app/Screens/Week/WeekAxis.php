@@ -49,6 +49,14 @@ final readonly class WeekAxis
         return new self($from, max($to, min(1440, $from + self::SHORTEST)));
     }
 
+    /** No wider than one stretch of time of a day. */
+    public static function exactly(Zone $zone, LocalDay $day, Interval $interval): self
+    {
+        [$from, $to] = self::clocks($zone, $day, $interval);
+
+        return new self($from, max($from + 1, $to));
+    }
+
     public function length(): int
     {
         return $this->to - $this->from;

@@ -9,6 +9,7 @@
         <h1>Will it all fit?</h1><x-says />
         <span>{{ $span }}. @if ($rows === []){{ __('horizon.nothing_due') }}@elseif ($crunches === []){{ __('horizon.no_crunch') }}@else<b class="coral">{{ trans_choice('horizon.crunches', count($crunches)) }}</b>@endif</span>
         <span class="end no-print">
+            <a class="button" href="/month" data-page-key="v">Month <kbd>V</kbd></a>
             @if (count($sets) > 1)<span class="choices" role="group" aria-label="Hours">@foreach ($sets as $id => $name)<a @class(['button', 'button-bare' => $set !== $id]) href="{{ $query(['hours' => $id]) }}" @if ($set === $id) aria-current="true" @endif>{{ $name }}</a>@endforeach<a @class(['button', 'button-bare' => $set !== 0]) href="{{ $query(['hours' => 'all']) }}" @if ($set === 0) aria-current="true" @endif>Together</a></span>@endif
             <span class="choices" role="group" aria-label="How far">@foreach (App\Screens\Horizon\HorizonScreen::WEEKS as $some)<a @class(['button', 'button-bare' => $weeks !== $some]) href="{{ $query(['weeks' => $some === 3 ? null : $some]) }}" @if ($weeks === $some) aria-current="true" @endif>{{ $some }} weeks</a>@endforeach</span>
         </span>
