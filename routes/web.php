@@ -208,6 +208,7 @@ Route::middleware(['auth', 'still', 'given', 'typed', 'mend', 'once'])->group(fu
     Route::get('/month/{date?}', [HorizonController::class, 'month'])->name('month.show');
     Route::get('/week/{date?}', [WeekController::class, 'show'])->name('week.show');
     Route::post('/week/move', [WeekController::class, 'move'])->name('week.move');
+    Route::post('/week/balance', [WeekController::class, 'balance'])->name('week.balance');
     Route::post('/week/try', [WeekController::class, 'try'])->name('week.try')->middleware('aside');
 
     Route::get('/shape/{date}/list', DayListController::class)->name('shape.list');

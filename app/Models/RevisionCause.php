@@ -25,6 +25,7 @@ enum RevisionCause: string
     case Split = 'split';
     case Joined = 'joined';
     case Swapped = 'swapped';
+    case Balanced = 'balanced';
     case Sent = 'sent';
     case Banked = 'banked';
     case Reserved = 'reserved';

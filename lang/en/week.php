@@ -11,4 +11,7 @@ return [
     'nothing' => 'nothing yet',
     'move_what' => 'Choose the blocks that are to move. Nothing was changed.',
     'move_where' => 'That is too far for the week. Nothing was changed.',
+    'balanced_already' => 'Each day to come carries no more than its load line and its deep limit: there is nothing to balance.',
+    'balance_none' => 'What could go has no room on another day of this week. What can wait until next week, or longer hours, would help.',
+    'balance_still' => ':days would still be over.',
 ];

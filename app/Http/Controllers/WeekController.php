@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Edits\BalanceDays;
 use App\Edits\MoveTogether;
+use App\Http\Requests\BalanceRequest;
 use App\Http\Requests\MoveTogetherRequest;
 use App\Models\PlanRevision;
 use App\Models\User;
@@ -13,6 +15,7 @@ use App\Screens\Shape\DropPreview;
 use App\Screens\Week\WeekScreen;
 use App\Time\Clock;
 use App\Time\Moments;
+use App\Time\Zones;
 use App\Wording\Said;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -39,7 +42,7 @@ final readonly class WeekController
         }
         abort_if(abs($day->number - $today->number) > self::FARTHEST, 404);
 
-        return view('screens.week', $screen->of($user, WeekScreen::firstOf($day, $user), $now, $request->query('face') === 'list'));
+        return view('screens.week', $screen->of($user, WeekScreen::firstOf($day, $user), $now, $request->query('face') === 'list', $request->boolean('balance')));
     }
 
     /** Several blocks at once, by hand. */
@@ -55,5 +58,15 @@ final readonly class WeekController
         $tried = $trial->of($user, Moments::today($user, $now), $now, static fn (): ?PlanRevision => $move($user, $request->blocks(), $request->integer('days'), $request->integer('minutes'), $now));
 
         return response()->json(DropPreview::words($user, $tried->revision, $now));
+    }
+
+    /** Takes moves of a balanced week, all or some. */
+    public function balance(BalanceRequest $request, #[CurrentUser] User $user, BalanceDays $balance, Said $said): RedirectResponse
+    {
+        $now = Clock::now();
+        $revision = $balance->take($user, $request->blocks(), $request->starts(), $now);
+        $day = Zones::named($user->zone)->dayOf(min($request->starts()));
+
+        return redirect('/week/'.WeekScreen::firstOf($day, $user)->asString())->with($said->about($revision));
     }
 }

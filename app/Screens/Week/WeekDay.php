@@ -53,4 +53,10 @@ final readonly class WeekDay
     {
         return max($this->main->load->open ?? 0, $this->main->minutes ?? 0);
     }
+
+    /** True if a set of hours carries more than its line, or the day more deep work than its limit. */
+    public function isOver(): bool
+    {
+        return $this->work->deep > $this->work->deepLimit || array_filter($this->work->sets, static fn (SetWork $set): bool => $set->over() > 0) !== [];
+    }
 }

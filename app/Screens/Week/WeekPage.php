@@ -19,6 +19,7 @@ final readonly class WeekPage extends Page
      * @param  int  $worked  minutes worked
      * @param  int  $top  minutes of the fullest or most open day
      * @param  bool  $asList  without times
+     * @param  bool  $isOver  a day to come is over its line or its deep limit
      */
     public function __construct(
         public string $title,
@@ -34,5 +35,7 @@ final readonly class WeekPage extends Page
         public int $top,
         public ?NoPlace $noPlace,
         public bool $asList,
+        public bool $isOver,
+        public ?BalancePanel $balance,
     ) {}
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Week;
 
+use App\Edits\BalanceDays;
 use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Entry;
@@ -32,7 +33,7 @@ final readonly class WeekScreen
 {
     public const DAYS = 7;
 
-    public function __construct(private Desk $desk, private WorkTimeLoader $times, private Prospects $prospects) {}
+    public function __construct(private Desk $desk, private WorkTimeLoader $times, private Prospects $prospects, private BalanceDays $balance) {}
 
     /** The first day of the week that a day belongs to. */
     public static function firstOf(LocalDay $day, User $user): LocalDay
@@ -40,7 +41,7 @@ final readonly class WeekScreen
         return $day->plusDays(-(($day->weekday() - $user->week_starts + 7) % 7));
     }
 
-    public function of(User $user, LocalDay $first, CarbonImmutable $now, bool $asList): WeekPage
+    public function of(User $user, LocalDay $first, CarbonImmutable $now, bool $asList, bool $balance = false): WeekPage
     {
         $today = $this->desk->today();
         $time = $this->times->load($user, $first, self::DAYS);
@@ -52,6 +53,8 @@ final readonly class WeekScreen
         $tails = $last->number < $today->number ? [] : WeekTails::of($user, $time->zone, $axis, $days, $this->desk->blocksOn(...), $this->prospects->slacks($user, $now), $now);
         $untimed = $last->number < $today->number ? [] : $this->untimed($user, $days, $now);
         $rows = array_map(fn (LocalDay $day): WeekDay => $this->day($user, $time, $day, $axis, $entries, $tails[$day->number] ?? [], $untimed[$day->number] ?? [], $now), $days);
+
+        $isOver = array_filter($rows, static fn (WeekDay $row): bool => ! $row->isPast && $row->isOver()) !== [];
 
         return new WeekPage(
             title: Dates::of($user)->span($first, $last),
@@ -67,6 +70,8 @@ final readonly class WeekScreen
             top: max(60, ...array_map(static fn (WeekDay $row): int => $row->top(), $rows)),
             noPlace: $last->number < $today->number ? null : NoPlace::of($this->desk),
             asList: $asList,
+            isOver: $isOver,
+            balance: $balance && $last->number >= $today->number ? BalancePanel::of($this->desk, $this->balance->of($user, $first, $last, $now), $days, $isOver) : null,
         );
     }
 

@@ -1,5 +1,5 @@
 {{-- A day of the week: its tape, and what it carries. --}}
-@props(['day', 'axis', 'top'])
+@props(['day', 'axis', 'top', 'balance' => null])
 @php use App\Wording\Times; $date = $day->day->asString(); @endphp
 <section @class(['week-row', 'week-today' => $day->isToday, 'week-past' => $day->isPast]) aria-labelledby="day-{{ $date }}" data-day="{{ $date }}">
     <h2 class="week-name" id="day-{{ $date }}"><a href="/shape/{{ $date }}"><span>{{ $day->label }}</span> <small>{{ $day->date }}@if ($day->isToday), today @endif</small></a></h2>
@@ -22,6 +22,7 @@
             @if ($tail->end === 'none')<i class="week-tail-none" style="--l:{{ $tail->left }}"></i>@else
             <i @class(['week-tail', "week-tail-{$tail->end}", 'week-tail-begins' => $tail->begins]) style="--l:{{ $tail->left }};--w:{{ $tail->width }};--track:{{ $tail->track }}">@if ($tail->label !== '')<em @class(['week-tail-left' => $tail->left + $tail->width > 700])>{{ $tail->label }}</em>@endif</i>@endif
         @endforeach
+        @foreach ($balance->moves ?? [] as $move)@if ($move['toDay'] === $day->day->number)@php [$left, $width] = $axis->stretch(App\Time\Zones::named($person->zone), $day->day, new Nekto\Core\Time\Interval($move['at'], $move['at'] + $move['minutes'])); @endphp<i class="week-come" style="--l:{{ $left }};--w:{{ $width }}" title="{{ $move['title'] }}"></i>@endif @endforeach
         @if ($day->nowAt !== null)<span class="week-now" style="--l:{{ $day->nowAt }}"><b>{{ $day->nowLabel }}</b></span>@endif
     </div>
     <div class="week-sum">
@@ -29,6 +30,7 @@
             <span class="soft">{{ __('week.no_open_time') }}</span>
         @else
             <b @class(['strong', 'coral' => $day->main->over() > 0])>{{ Times::duration($day->main->minutes) }}</b>@if ($day->main->over() > 0)<span class="coral"> {{ Times::duration($day->main->over()) }} over</span>@endif @if ($day->untimed !== [])<span class="soft"> + {{ Times::duration(array_sum(array_column($day->untimed, 'minutes'))) }} without a time</span>@endif
+            @if ($balance && $balance->gain($day->day) !== 0)<b class="over-text">{{ $balance->gain($day->day) > 0 ? '+ ' : '' }}{{ Times::duration($balance->gain($day->day)) }}</b>@endif
             <x-day-bar :work="$day->work" :set="$day->main" :top="$top" />
             <span class="soft">of {{ Times::duration($day->main->load->loadLine) }}@if ($day->work->deep > 0), <span @class(['coral' => $day->work->deep > $day->work->deepLimit])>deep {{ Times::duration($day->work->deep) }}</span>@endif</span>
         @endif

@@ -11,18 +11,20 @@
         @if ($worked > 0)<span>worked <b class="strong">{{ Times::duration($worked) }}</b></span>@endif
         <span class="end no-print">
             <a class="button" href="{{ $here }}{{ $asList ? '' : '?face=list' }}" data-page-key="v">{{ $asList ? 'Tapes' : 'As a list' }} <kbd>V</kbd></a>
+            @unless ($asList || end($days)->isPast)<a @class(['button', 'button-over-line' => $isOver]) href="{{ $here }}?balance=1" data-page-key="y">Balance the days <kbd>Y</kbd></a>@endunless
             @unless ($isNow)<a class="button button-bare" href="/week{{ $asList ? '?face=list' : '' }}">This week</a>@endunless
             <a class="button" href="{{ $address(-7) }}" data-page-key="[">Earlier week <kbd>[</kbd></a>
             <a class="button" href="{{ $address(7) }}" data-page-key="]">Later week <kbd>]</kbd></a>
         </span>
     </div>
+    @if ($balance)<x-balance :balance="$balance" :days="$days" :here="$here" />@endif
     @if ($asList)
         <x-week-list :days="$days" />
     @else
         <div class="week-whole" x-data="weekTapes">
             <div class="week" data-from="{{ $axis->from }}" data-length="{{ $axis->length() }}">
                 <div class="week-axis" aria-hidden="true"><div>@foreach ($hours as [$left, $label])<span style="--l:{{ $left }}">{{ $label }}</span>@endforeach</div></div>
-                @foreach ($days as $day)<x-week-day :day="$day" :axis="$axis" :top="$top" />@endforeach
+                @foreach ($days as $day)<x-week-day :day="$day" :axis="$axis" :top="$top" :balance="$balance" />@endforeach
             </div>
             <p class="soft week-says" data-chosen data-own aria-live="polite"></p>
             @if ($noPlace && $noPlace->tasks !== [])<x-no-place :no-place="$noPlace" />@endif
