@@ -47,6 +47,7 @@ use App\Http\Controllers\UpController;
 use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WeekController;
 use App\Http\Controllers\WeighController;
+use App\Http\Controllers\WhatIfController;
 use App\Http\Controllers\WorkController;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
@@ -205,6 +206,9 @@ Route::middleware(['auth', 'still', 'given', 'typed', 'mend', 'once'])->group(fu
     Route::delete('/work/entries/{entry}', [WorkController::class, 'destroy'])->name('entries.destroy');
 
     Route::get('/horizon', [HorizonController::class, 'show'])->name('horizon.show');
+    Route::get('/horizon/if', [WhatIfController::class, 'show'])->name('whatif.show');
+    Route::post('/horizon/if', [WhatIfController::class, 'keep'])->name('whatif.keep');
+    Route::post('/horizon/letter', [WhatIfController::class, 'letter'])->name('whatif.letter')->middleware('throttle:letter');
     Route::get('/month/{date?}', [HorizonController::class, 'month'])->name('month.show');
     Route::get('/week/{date?}', [WeekController::class, 'show'])->name('week.show');
     Route::post('/week/move', [WeekController::class, 'move'])->name('week.move');

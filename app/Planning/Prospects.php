@@ -157,6 +157,14 @@ final readonly class Prospects
         return $chances;
     }
 
+    /** What such work took in the past; null with too little history to tell. */
+    public function ratios(User $user, Demand $demand): ?Ratios
+    {
+        $pairs = $this->past->pairs($user);
+
+        return count($pairs) < Correction::LEAST ? null : new Ratios(self::like($pairs, '', $demand));
+    }
+
     /**
      * What the narrowest kind of work took that has been done often enough.
      *

@@ -69,6 +69,7 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('forgotten', fn (Request $request): array => [Limit::perHour(5)->by('account|'.$email($request)), Limit::perHour(20)->by((string) $request->ip())]);
         RateLimiter::for('sign-up', fn (Request $request): Limit => Limit::perHour(20)->by((string) $request->ip()));
         RateLimiter::for('sample', fn (Request $request): Limit => Limit::perHour(Clock::stands() ? 1000 : 6)->by((string) $request->user()?->getAuthIdentifier()));
+        RateLimiter::for('letter', fn (Request $request): Limit => Limit::perHour(30)->by((string) $request->user()?->getAuthIdentifier()));
         RateLimiter::for('upload', fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->user()?->getAuthIdentifier()));
         RateLimiter::for('fetch', fn (Request $request): Limit => Limit::perMinute(Clock::stands() ? 1000 : 12) // while the clock stands no minute ends
             ->by((string) $request->user()?->getAuthIdentifier()));

@@ -14,6 +14,7 @@
             <span class="choices" role="group" aria-label="How far">@foreach (App\Screens\Horizon\HorizonScreen::WEEKS as $some)<a @class(['button', 'button-bare' => $weeks !== $some]) href="{{ $query(['weeks' => $some === 3 ? null : $some]) }}" @if ($weeks === $some) aria-current="true" @endif>{{ $some }} weeks</a>@endforeach</span>
         </span>
     </div>
+    <form class="if-line no-print" method="get" action="/horizon/if" data-on-change><label for="if-line">What if</label><input id="if-line" name="line" maxlength="500" autocomplete="off" data-page-key="+" placeholder="a second venue, 40 h by 24 april, deep"><button class="button">Try it</button><kbd>+</kbd></form>
     <figure class="curves" x-data="dueDates" data-address="{{ $query([]) }}" aria-label="{{ __('horizon.chart', ['until' => $span, 'open' => Times::duration($curves->top), 'due' => Times::duration(end($rows) ? end($rows)->demand : 0)]) }}">
         <div class="curves-heights" aria-hidden="true"><i>hours</i>@foreach ($curves->heights as [$top, $label])<span style="--t:{{ $top }}">{{ $label }}</span>@endforeach</div>
         <div class="curves-field">
@@ -72,4 +73,5 @@
             @endif
         </section>
     </div>
+    <x-screen-keys on="horizon" />
 </x-layout>
