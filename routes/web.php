@@ -210,6 +210,8 @@ Route::middleware(['auth', 'still', 'given', 'typed', 'mend', 'once'])->group(fu
     Route::post('/horizon/if', [WhatIfController::class, 'keep'])->name('whatif.keep');
     Route::post('/horizon/letter', [WhatIfController::class, 'letter'])->name('whatif.letter')->middleware('throttle:letter');
     Route::get('/month/{date?}', [HorizonController::class, 'month'])->name('month.show');
+    Route::get('/week/plan/{date?}', [WeekController::class, 'plan'])->name('week.plan');
+    Route::post('/week/plan/{date}', [WeekController::class, 'takePlan'])->name('week.take-plan');
     Route::get('/week/{date?}', [WeekController::class, 'show'])->name('week.show');
     Route::post('/week/move', [WeekController::class, 'move'])->name('week.move');
     Route::post('/week/balance', [WeekController::class, 'balance'])->name('week.balance');

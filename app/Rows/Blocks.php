@@ -83,4 +83,24 @@ final readonly class Blocks
 
         return $on->mapWithKeys(static fn (Block $block): array => [$block->id => Worked::minutes($entries[$block->task_id] ?? [], $now, $block->starts_at)])->all();
     }
+
+    /**
+     * Minutes for which blocks that are on stand though they were not worked in them: what is left of a task is laid out for
+     * so many minutes more than its blocks to come.
+     *
+     * @param  Collection<int, Block>  $blocks
+     * @return array<int, int> by task
+     */
+    public static function begunLate(User $user, Collection $blocks, CarbonImmutable $now): array
+    {
+        $worked = self::workedIn($user, $blocks, $now);
+        $late = [];
+        foreach ($blocks as $block) {
+            if ($block->isOn($now)) {
+                $late[$block->task_id] = max(0, Moments::minute($now) - RowMapper::start($block) - ($worked[$block->id] ?? 0));
+            }
+        }
+
+        return $late;
+    }
 }

@@ -48,12 +48,12 @@ final readonly class PlannedTimes
         return $blocks === [] ? null : $blocks[count($blocks) - 1][0]->end;
     }
 
-    /** Minutes of a task that are laid out and to come, seen from then. */
-    public function minutesAhead(int $task, int $now): int
+    /** Minutes of a task that are laid out and to come, seen from then; no further than until, if that is said. */
+    public function minutesAhead(int $task, int $now, int $until = PHP_INT_MAX): int
     {
         $minutes = 0;
         foreach ($this->byTask[$task] ?? [] as [$time]) {
-            $minutes += max(0, $time->end - max($time->start, $now));
+            $minutes += max(0, min($time->end, $until) - max($time->start, $now));
         }
 
         return $minutes;

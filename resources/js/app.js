@@ -5,6 +5,7 @@ import entry from './components/entry.js'
 import field from './components/field.js'
 import runSheet from './components/runSheet.js'
 import tapes from './components/tapes.js'
+import weekPlan from './components/weekPlan.js'
 import weekTapes from './components/weekTapes.js'
 import { listenForKeys } from './keys.js'
 import { readClock } from './page/account.js'
@@ -27,6 +28,7 @@ Alpine.data('entry', entry)
 Alpine.data('field', field)
 Alpine.data('runSheet', runSheet)
 Alpine.data('tapes', tapes)
+Alpine.data('weekPlan', weekPlan)
 Alpine.data('weekTapes', weekTapes)
 Alpine.start()
 

@@ -6,17 +6,21 @@ namespace App\Http\Controllers;
 
 use App\Edits\BalanceDays;
 use App\Edits\MoveTogether;
+use App\Edits\PlanWeek;
 use App\Http\Requests\BalanceRequest;
 use App\Http\Requests\MoveTogetherRequest;
+use App\Http\Requests\WeekPlanRequest;
 use App\Models\PlanRevision;
 use App\Models\User;
 use App\Planning\Trial;
 use App\Screens\Shape\DropPreview;
 use App\Screens\Week\WeekScreen;
+use App\Screens\WeekPlan\WeekPlanScreen;
 use App\Time\Clock;
 use App\Time\Moments;
 use App\Time\Zones;
 use App\Wording\Said;
+use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -34,15 +38,8 @@ final readonly class WeekController
     public function show(Request $request, #[CurrentUser] User $user, WeekScreen $screen, ?string $date = null): View
     {
         $now = Clock::now();
-        $today = Moments::today($user, $now);
-        try {
-            $day = $date === null ? $today : LocalDay::fromString($date);
-        } catch (InvalidTime) {
-            abort(404);
-        }
-        abort_if(abs($day->number - $today->number) > self::FARTHEST, 404);
 
-        return view('screens.week', $screen->of($user, WeekScreen::firstOf($day, $user), $now, $request->query('face') === 'list', $request->boolean('balance')));
+        return view('screens.week', $screen->of($user, $this->week($user, $date ?? Moments::today($user, $now)->asString(), $now), $now, $request->query('face') === 'list', $request->boolean('balance')));
     }
 
     /** Several blocks at once, by hand. */
@@ -68,5 +65,37 @@ final readonly class WeekController
         $day = Zones::named($user->zone)->dayOf(min($request->starts()));
 
         return redirect('/week/'.WeekScreen::firstOf($day, $user)->asString())->with($said->about($revision));
+    }
+
+    /** The week in one run, as far as it is chosen. */
+    public function plan(WeekPlanRequest $request, #[CurrentUser] User $user, WeekPlanScreen $screen, ?string $date = null): View
+    {
+        $now = Clock::now();
+
+        return view('screens.week-plan', $screen->of($user, $this->week($user, $date, $now), $now, $request->chosen()));
+    }
+
+    /** Takes it: what is chosen, and what is proposed for the rest. */
+    public function takePlan(WeekPlanRequest $request, #[CurrentUser] User $user, PlanWeek $take, Said $said, string $date): RedirectResponse
+    {
+        $now = Clock::now();
+        $first = $this->week($user, $date, $now);
+        $days = array_filter($request->chosen(), static fn (?int $day): bool => $day === null || ($day >= $first->number && $day < $first->number + WeekScreen::DAYS));
+
+        return redirect('/week/'.$first->asString())->with($said->about($take($user, $days, $first, $now), trans_choice('weekplan.taken', count(array_filter($days, static fn (?int $day): bool => $day !== null)))));
+    }
+
+    /** The first day of a date's week; without one that of today, from Friday on of the next. */
+    private function week(User $user, ?string $date, CarbonImmutable $now): LocalDay
+    {
+        $today = Moments::today($user, $now);
+        try {
+            $day = $date === null ? $today->plusDays($today->weekday() >= 5 ? 7 : 0) : LocalDay::fromString($date);
+        } catch (InvalidTime) {
+            abort(404);
+        }
+        abort_if(abs($day->number - $today->number) > self::FARTHEST, 404);
+
+        return WeekScreen::firstOf($day, $user);
     }
 }

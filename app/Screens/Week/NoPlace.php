@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Screens\Week;
 
-use App\Models\Block;
 use App\Models\User;
 use App\Rows\Blocks;
 use App\Rows\Candidate;
 use App\Rows\Desk;
-use App\Rows\RowMapper;
 use App\Time\Moments;
 use App\Wording\Times;
 use Nekto\Core\Task\Demand;
@@ -30,7 +28,7 @@ final readonly class NoPlace
     public static function of(Desk $desk): self
     {
         $now = Moments::minute($desk->now);
-        $late = self::begunLate($desk);
+        $late = Blocks::begunLate($desk->user(), $desk->blocksOn($desk->today())->toBase(), $desk->now);
         $missing = [];
         $all = $desk->open()->weighed()->filter(static fn (Candidate $one): bool => $one->toPlan > 0 && $one->isNext && $desk->lens()->holdsArea($one->area));
         foreach ($all as $one) {
@@ -55,19 +53,6 @@ final readonly class NoPlace
         }
 
         return new self($tasks, array_sum($missing), count($missing) - count($tasks));
-    }
-
-    /** @return array<int, int> by task: minutes that its block is on without having been worked, for which it stands all the same */
-    private static function begunLate(Desk $desk): array
-    {
-        $on = $desk->blocksOn($desk->today())->toBase()->filter(static fn (Block $block): bool => $block->isOn($desk->now));
-        $worked = Blocks::workedIn($desk->user(), $on, $desk->now);
-        $late = [];
-        foreach ($on as $block) {
-            $late[$block->task_id] = max(0, Moments::minute($desk->now) - RowMapper::start($block) - ($worked[$block->id] ?? 0));
-        }
-
-        return $late;
     }
 
     private static function due(User $user, Desk $desk, ?Candidate $one, bool $hasTime): string

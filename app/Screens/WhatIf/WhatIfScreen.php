@@ -8,6 +8,7 @@ use App\Models\Block;
 use App\Models\User;
 use App\Planning\ProblemLoader;
 use App\Planning\Prospects;
+use App\Rows\Blocks;
 use App\Rows\Candidate;
 use App\Rows\DayWork;
 use App\Rows\Desk;
@@ -133,8 +134,9 @@ final readonly class WhatIfScreen
     private function unplaced(int $set): int
     {
         $minute = Moments::minute($this->desk->now);
+        $late = Blocks::begunLate($this->desk->user(), $this->desk->blocksOn($this->desk->today())->toBase(), $this->desk->now);
 
-        return (int) $this->desk->open()->weighed()->filter(static fn (Candidate $one): bool => $one->set === $set && $one->due !== null)->sum(fn (Candidate $one): int => max(0, $one->toPlan - $this->desk->planned()->minutesAhead($one->id, $minute)));
+        return (int) $this->desk->open()->weighed()->filter(static fn (Candidate $one): bool => $one->set === $set && $one->due !== null)->sum(fn (Candidate $one): int => max(0, $one->toPlan - $this->desk->planned()->minutesAhead($one->id, $minute) - ($late[$one->id] ?? 0)));
     }
 
     /** @return list<PromiseRow> by day */

@@ -11,10 +11,11 @@
         @if ($worked > 0)<span>worked <b class="strong">{{ Times::duration($worked) }}</b></span>@endif
         <span class="end no-print">
             <a class="button" href="{{ $here }}{{ $asList ? '' : '?face=list' }}" data-page-key="v">{{ $asList ? 'Tapes' : 'As a list' }} <kbd>V</kbd></a>
-            @unless ($asList || end($days)->isPast)<a @class(['button', 'button-over-line' => $isOver]) href="{{ $here }}?balance=1" data-page-key="y">Balance the days <kbd>Y</kbd></a>@endunless
+            @unless (end($days)->isPast)<a class="button" href="/week/plan/{{ $first->asString() }}" data-page-key="j">Plan the week <kbd>J</kbd></a>@endunless
+            @unless ($asList || end($days)->isPast)<a @class(['button', 'button-over-line' => $isOver]) href="{{ $here }}?balance=1" data-page-key="y">Balance <kbd>Y</kbd></a>@endunless
             @unless ($isNow)<a class="button button-bare" href="/week{{ $asList ? '?face=list' : '' }}">This week</a>@endunless
-            <a class="button" href="{{ $address(-7) }}" data-page-key="[">Earlier week <kbd>[</kbd></a>
-            <a class="button" href="{{ $address(7) }}" data-page-key="]">Later week <kbd>]</kbd></a>
+            <a class="button" href="{{ $address(-7) }}" data-page-key="[">Earlier <kbd>[</kbd></a>
+            <a class="button" href="{{ $address(7) }}" data-page-key="]">Later <kbd>]</kbd></a>
         </span>
     </div>
     @if ($balance)<x-balance :balance="$balance" :days="$days" :here="$here" />@endif
