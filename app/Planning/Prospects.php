@@ -24,12 +24,19 @@ use Nekto\Core\Prospect\LatestStarts;
 use Nekto\Core\Prospect\Outcome;
 use Nekto\Core\Prospect\Ratios;
 use Nekto\Core\Task\Demand;
+use Nekto\Core\Task\DueDate;
+use Nekto\Core\Task\Importance;
+use Nekto\Core\Task\Task;
+use Nekto\Core\Time\LocalDay;
 
 /** What follows from a person's plan: kept beside it when it is stored, and computed anew when it was not. */
 final readonly class Prospects
 {
     /** Of a thousand runs a chance is known to a hundredth or two; these do. */
     private const RUNS = 400;
+
+    /** Orders that are tried where only the number of what is late is wanted. */
+    private const EFFORT = 8;
 
     /** Pairs from which on a kind of work speaks for itself. */
     private const ENOUGH = 12;
@@ -155,6 +162,18 @@ final readonly class Prospects
         }
 
         return $chances;
+    }
+
+    /** How many tasks more would be late if a new piece of work went before all else: all is laid out anew, with it and without. */
+    public function lateBy(User $user, int $minutes, int $set, Demand $demand, LocalDay $day, CarbonImmutable $now): int
+    {
+        $problem = $this->problems->problem($this->problems->read($user, $now), afresh: true)->problem;
+        $planner = new Planner(self::EFFORT, arranged: false);
+        $due = min($problem->end, $problem->zone->day($day)->end);
+        $task = new Task('new', max($problem->step, intdiv($minutes + $problem->step - 1, $problem->step) * $problem->step), Importance::Vital, (string) $set, new DueDate($due, true), demand: $demand);
+        $late = static fn (PlanningProblem $one): int => count(array_diff(array_keys((new Outcome($one, $planner->plan($one)))->late), ['new']));
+
+        return max(0, $late($problem->with(tasks: [...$problem->tasks, $task])) - $late($problem));
     }
 
     /** What such work took in the past; null with too little history to tell. */

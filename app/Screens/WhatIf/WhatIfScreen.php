@@ -6,7 +6,6 @@ namespace App\Screens\WhatIf;
 
 use App\Models\Block;
 use App\Models\User;
-use App\Planning\ProblemLoader;
 use App\Planning\Prospects;
 use App\Rows\Blocks;
 use App\Rows\Candidate;
@@ -21,14 +20,9 @@ use App\Wording\Dates;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Day\DayLoad;
-use Nekto\Core\Planning\Planner;
 use Nekto\Core\Prospect\NewWork;
-use Nekto\Core\Prospect\Outcome;
 use Nekto\Core\Prospect\Ratios;
 use Nekto\Core\Task\Demand;
-use Nekto\Core\Task\DueDate;
-use Nekto\Core\Task\Importance;
-use Nekto\Core\Task\Task;
 use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
 use Nekto\Core\Time\LocalDay;
@@ -50,10 +44,7 @@ final readonly class WhatIfScreen
     /** Extra minutes a day that a way opens. */
     private const EXTRA = 90;
 
-    /** Orders that are tried where it is let go first. */
-    private const EFFORT = 8;
-
-    public function __construct(private Desk $desk, private Prospects $prospects, private ProblemLoader $problems) {}
+    public function __construct(private Desk $desk, private Prospects $prospects) {}
 
     public function of(User $user, Wanted $wanted, CarbonImmutable $now): WhatIfPage
     {
@@ -285,14 +276,7 @@ final readonly class WhatIfScreen
     /** All else gives way: what becomes late is found by planning with it. */
     private function first(User $user, NewWork $new, int $chance, PromiseRow $row, Wanted $wanted, int $set, CarbonImmutable $now): SoonerWay
     {
-        $problem = $this->problems->problem($this->problems->read($user, $now), afresh: true)->problem;
-        $planner = new Planner(self::EFFORT, arranged: false);
-        $due = min($problem->end, $problem->zone->day($row->day)->end);
-        $task = new Task('new', max($problem->step, intdiv($new->minutes + $problem->step - 1, $problem->step) * $problem->step), Importance::Vital, (string) $set, new DueDate($due, true), demand: $wanted->deep ? Demand::Deep : Demand::Light);
-        $late = static fn (Outcome $outcome): int => count(array_diff(array_keys($outcome->late), ['new']));
-        $before = new Outcome($problem, $planner->plan($problem));
-        $then = new Outcome($with = $problem->with(tasks: [...$problem->tasks, $task]), $planner->plan($with));
-        $more = max(0, $late($then) - $late($before));
+        $more = $this->prospects->lateBy($user, $new->minutes, $set, $wanted->deep ? Demand::Deep : Demand::Light, $row->day, $now);
 
         return new SoonerWay(__('whatif.first'), trans_choice('whatif.first_costs', $more), $row->chance, max($row->chance, $chance), hurts: $more > 0);
     }
