@@ -36,6 +36,14 @@ const SCREENS = {
     'a line that does': '/search?q=lyon%20to%20adaeze',
     'sums of a view': '/views/done?face=table',
     task: '/tasks/8',
+    week: '/week',
+    'the week as a list': '/week?face=list',
+    'the balanced week': '/week?balance=1',
+    'the week in one run': '/week/plan',
+    horizon: '/horizon',
+    'ways out of a crunch': '/horizon?ways=1',
+    month: '/month',
+    'what if': '/horizon/if?line=a%20second%20venue%2040%20h%20by%2024%20april%20deep',
     meetings: '/meetings',
     'a calendar': '/calendars/2',
     settings: '/settings',
@@ -47,10 +55,10 @@ const SCREENS = {
 }
 
 /** In dark only the colours differ: screens that have all parts between them; the others with bin/test --long. */
-const IN_DARK = ['shape', 'gather', 'weigh', 'work', 'close', 'task', 'settings']
+const IN_DARK = ['week', 'horizon', 'month', 'what if', 'shape', 'gather', 'weigh', 'work', 'close', 'task', 'settings']
 
 /** Variants of other screens here: looked at with bin/test --long. */
-const VARIANTS = ['looks and language', 'another day', 'the day laid out anew', 'a proposed day', 'the morning, first step', 'weigh, closer', 'nothing but the task']
+const VARIANTS = ['looks and language', 'another day', 'the day laid out anew', 'a proposed day', 'the morning, first step', 'weigh, closer', 'nothing but the task', 'the week as a list', 'the balanced week']
 
 /** What is wrong with the page in light; and in dark, where only the colours differ. */
 async function faultsInBothLights(page) {

@@ -5,7 +5,7 @@ import { chromium } from '@playwright/test'
 import config from '../../playwright.config.js'
 import { artisan, environment, HOST, PORT, prepare, reset, setClock } from './server.js'
 
-/* One picture of each main view, and of Shape in the dark, on a phone, and after the plan has mended itself. */
+/* One picture of each main view, and of Shape in the dark, on a phone, and over its line. */
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const folder = `${root}docs/screenshots`
@@ -24,7 +24,6 @@ try {
         await page.locator('.gloss').first().waitFor()
     })
     await shoot(light, '/weigh?item=35', 'weigh', (page) => page.getByLabel('high').check())
-    await shoot(light, '/weigh/list?group=answer', 'weigh-list')
     await shoot(light, '/work', 'work')
     await shoot(light, '/projects/2', 'project')
     await shoot(light, '/views', 'views')
@@ -34,6 +33,15 @@ try {
     })
     await shoot(light, '/tasks/2', 'task')
     await shoot(light, '/meetings', 'meetings')
+    await shoot(light, '/week', 'week')
+    await shoot(light, '/week/plan', 'week-plan', async (page) => {
+        for (let i = 0; i < 3; i++) {
+            await page.keyboard.press('Enter')
+        }
+    })
+    await shoot(light, '/horizon?ways=1', 'horizon')
+    await shoot(light, '/horizon/if?line=a%20second%20venue%2040%20h%20by%2024%20april%20deep', 'what-if')
+    await shoot(light, '/month', 'month')
     await shoot(light, '/settings', 'settings', async (page) => {
         await page.getByRole('slider', { name: 'Wednesday ends' }).focus()
         await page.keyboard.press('ArrowRight')
@@ -42,22 +50,8 @@ try {
     })
     const dark = await signedIn(browser, { viewport: { width: 1280, height: 800 }, colorScheme: 'dark' })
     await shoot(dark, '/shape', 'shape-dark', (page) => page.locator('.sheet a.block', { hasText: 'Essay 2' }).click())
-    const away = await signedIn(browser, { viewport: { width: 1280, height: 800 }, colorScheme: 'light' })
-    await shoot(away, '/gather', 'away', async (page) => {
-        await page.context().setOffline(true)
-        for (const line of ['Ask Prue who turned plate 12', 'Two more straps for crate 3, 10 min']) {
-            await page.locator('#catch').fill(line)
-            await page.locator('#catch').press('Enter')
-        }
-        await page.locator('#network', { hasText: '2 lines wait' }).waitFor()
-        await page.locator('#catch').blur()
-    })
     const phone = await signedIn(browser, { viewport: { width: 390, height: 844 }, colorScheme: 'light' })
-    await shoot(phone, '/gather', 'gather-phone')
     await shoot(phone, '/shape', 'shape-phone')
-    setClock('2026-03-11T11:35:00+00:00')
-    artisan('nekto:minute')
-    await shoot(light, '/shape', 'shape-mended')
     setClock('2026-03-11T17:32:00+00:00')
     artisan('nekto:minute')
     await shoot(light, '/close', 'close', (page) => page.getByLabel('went well').fill('Panel 3.3 read aloud, and it holds.'))
