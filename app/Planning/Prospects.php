@@ -35,8 +35,8 @@ final readonly class Prospects
     /** Of a thousand runs a chance is known to a hundredth or two; these do. */
     private const RUNS = 400;
 
-    /** Orders that are tried where only the number of what is late is wanted. */
-    private const EFFORT = 8;
+    /** Orders that are tried where only the number of what is late is wanted: the plainest one, with the new work and without. */
+    private const EFFORT = 0;
 
     /** Pairs from which on a kind of work speaks for itself. */
     private const ENOUGH = 12;
