@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Block;
+use App\Models\Occurrence;
 use App\Models\Task;
 use App\Models\User;
 use App\Rows\Desk;
+use App\Rows\RowMapper;
 use App\Rows\WorkTimeLoader;
 use App\Time\Clock;
+use App\Wording\Times;
 use Database\Seeders\DemoSeeder;
 use Nekto\Core\Task\Importance;
 use PHPUnit\Framework\Attributes\Test;
@@ -60,6 +64,54 @@ final class CalculatorTest extends FeatureTestCase
             "The day's work", '5 h 15', '1 h 52', '−3 h 23',
         ], false);
         self::assertSame(27 + 85 - $promised, -(3 * 60 + 23));
+    }
+
+    /** Horizon on the sample, reckoned again from hours, meetings and tasks, minute by minute, by nothing that the page uses. */
+    #[Test]
+    public function the_sample_horizon(): void
+    {
+        $this->at('2026-03-11 10:20');
+        $this->artisan('nekto:demo');
+        $this->actingAs($ines = User::query()->where('email', DemoSeeder::EMAIL)->sole());
+        $now = strtotime('2026-03-11 10:20 UTC'); // Lisbon's time is UTC until the 29th
+        $busy = [];
+        foreach ($ines->occurrences()->with('meeting.calendar')->get()->filter(static fn (Occurrence $one): bool => $one->blocks()) as $one) {
+            $busy[] = [$one->starts_at->getTimestamp() - 60 * RowMapper::before($one, $ines), $one->ends_at->getTimestamp()];
+        }
+        foreach ($ines->blocks()->where('anchored', true)->get() as $block) {
+            $busy[] = [$block->starts_at->getTimestamp(), $block->ends_at->getTimestamp()];
+        }
+        $isOpen = static function (int $at) use ($busy): bool {
+            $minute = (int) (($at % 86400) / 60);
+            $weekday = (int) gmdate('N', $at);
+            $isTaken = array_filter($busy, static fn (array $one): bool => $at >= $one[0] && $at < $one[1]) !== [];
+
+            return $weekday < 6 && $minute >= 540 && $minute < 1050 && ! ($minute >= 750 && $minute < 795) && ! $isTaken;
+        };
+        $open = [];
+        for ($day = strtotime('2026-03-11 UTC'); $day < strtotime('2026-03-21 UTC'); $day += 86400) {
+            $whole = $left = 0;
+            for ($at = $day; $at < $day + 86400; $at += 60) {
+                $whole += $isOpen($at) ? 1 : 0;
+                $left += $isOpen($at) && $at >= $now ? 1 : 0;
+            }
+            // Under the load line: 80 % of the day's open minutes; of today what is worked and gone of the block that is on is taken off it.
+            $open[gmdate('Y-m-d', $day)] = min($left, $whole - (int) round(0.2 * $whole) - ($day < $now ? 30 + 20 : 0));
+        }
+        $due = [];
+        foreach ($ines->tasks()->open()->whereNotNull('importance')->whereNotNull('due_on')->with('area')->get()->filter(static fn (Task $task): bool => $task->hoursSet() === $ines->hoursSets()->firstOrFail()->id) as $task) {
+            $anchored = (int) $task->blocks()->where('anchored', true)->where('ends_at', '>', Clock::now())->get()->sum(static fn (Block $block): int => (int) $block->starts_at->diffInMinutes($block->ends_at));
+            $due[$task->due_on] = ($due[$task->due_on] ?? 0) + max(0, $task->minutesToPlan(Clock::now()) - $anchored);
+        }
+        ksort($due);
+
+        // Light cuts: where deep work is not what is short, all work due by then stands against all open time until then.
+        $page = $this->get('/horizon?weeks=3');
+        foreach (['2026-03-11' => 'Wed 11', '2026-03-17' => 'Tue 17', '2026-03-18' => 'Wed 18'] as $date => $said) {
+            $demand = array_sum(array_filter($due, static fn (string $on): bool => $on <= $date, ARRAY_FILTER_USE_KEY));
+            $supply = array_sum(array_filter($open, static fn (string $on): bool => $on <= $date, ARRAY_FILTER_USE_KEY));
+            $page->assertSeeTextInOrder(["\n", $said, Times::duration($demand), Times::duration($supply), Times::duration($supply - $demand), round(100 * $demand / $supply).' %'], false);
+        }
     }
 
     #[Test]

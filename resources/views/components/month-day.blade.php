@@ -8,6 +8,7 @@
     $all = $day->height($work->minutes ?? 0);
     $says = match (true) {
         ! $day->hasHours() && ($work->minutes ?? 0) === 0 => 'no hours',
+        $day->isPast => $day->worked > 0 ? 'worked '.Times::duration($day->worked) : '',
         ($work->minutes ?? 0) === 0 => 'free '.Times::duration($work->load->loadLine),
         default => Times::duration($work->minutes).' of '.Times::duration($work->load->loadLine),
     };
@@ -32,8 +33,7 @@
     </div>
     @if ($day->dues !== [])
         <ul class="plumbs">
-            @foreach ($day->dues as $i => $due)<li @class(['coral' => $due['late'], 'plumb-left' => $due['left'] > 450]) style="--l:{{ $due['left'] }};--n:{{ $i }}"><a href="/tasks/{{ $due['task'] }}">{{ $due['label'] }}</a></li>@endforeach
-            @if ($day->more > 0)<li class="plumbs-more" style="--n:{{ count($day->dues) }}"><a href="/shape/{{ $date }}">and {{ $day->more }} more due</a></li>@endif
+            @foreach ($day->dues as $i => $due)<li @class(['coral' => $due['late'], 'plumb-left' => $due['left'] > 450]) style="--l:{{ $due['left'] }};--n:{{ $i }}"><a href="/tasks/{{ $due['task'] }}">{{ $due['label'] }}</a>@if ($day->more > 0 && $i === count($day->dues) - 1)<a href="/shape/{{ $date }}">and {{ $day->more }} more</a>@endif</li>@endforeach
         </ul>
     @endif
 </div>
