@@ -79,7 +79,7 @@ final readonly class ProjectEdit
         });
     }
 
-    /** @param  array{name: string, sequential?: bool}  $columns */
+    /** @param  array{name: string, sequential?: bool, due_on?: string|null}  $columns */
     public function addSection(Project $project, array $columns, CarbonImmutable $now): ?PlanRevision
     {
         return $this->replan->after($project->user, $now, static function () use ($project, $columns): void {

@@ -24,8 +24,8 @@ final class OwnFormat
         'group' => ['name', 'position'],
         'area' => ['name', 'hue', 'position'],
         'context' => ['name', 'position'],
-        'project' => ['name', 'note', 'sequential', 'done_at', 'deleted_at', 'created_at'],
-        'section' => ['name', 'sequential', 'position'],
+        'project' => ['name', 'note', 'sequential', 'due_on', 'done_at', 'deleted_at', 'created_at'],
+        'section' => ['name', 'sequential', 'due_on', 'position'],
         'task' => [
             'title', 'short', 'note', 'stage', 'source', 'typed', 'importance', 'push', 'due_on', 'due_at', 'due_hard', 'not_before', 'estimate', 'said', 'said_at', 'by_steps', 'estimate_begun', 'expected', 'min_chunk', 'max_chunk',
             'demand', 'carried', 'done_at', 'deleted_at', 'created_at', 'updated_at', 'occurs_on', 'position', 'picked_on', 'key', 'set_at', 'part', 'splits', 'waiting_for', 'waiting_since', 'ask_on', 'return_on',

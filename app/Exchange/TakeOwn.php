@@ -117,7 +117,7 @@ final class TakeOwn
         if ($kind === 'project') {
             foreach (self::parts($line, 'sections') as $section) {
                 $one = OwnValues::columns('section', $section);
-                isset($one['name']) && DB::table('sections')->updateOrInsert(['user_id' => $this->user->id, 'project_id' => $id, 'name' => $one['name']], ['sequential' => $one['sequential'] ?? 0, 'position' => $one['position'] ?? 0]);
+                isset($one['name']) && DB::table('sections')->updateOrInsert(['user_id' => $this->user->id, 'project_id' => $id, 'name' => $one['name']], ['sequential' => $one['sequential'] ?? 0, 'due_on' => $one['due_on'] ?? null, 'position' => $one['position'] ?? 0]);
             }
         }
     }

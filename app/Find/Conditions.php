@@ -156,15 +156,15 @@ final readonly class Conditions
     private function due(Builder $query, string $value): void
     {
         if ($value === 'hard') {
-            $query->where('due_hard', true)->whereRaw('coalesce(due_on, due_at) is not null');
+            $query->where('due_hard', true)->whereRaw('coalesce(tasks.due_on, due_at) is not null');
         } elseif ($value === 'none' || $value === 'any') {
-            $query->whereRaw('coalesce(due_on, due_at) is '.($value === 'none' ? 'null' : 'not null'));
+            $query->whereRaw('coalesce(tasks.due_on, due_at) is '.($value === 'none' ? 'null' : 'not null'));
         } elseif ($value === 'overdue') {
-            $query->whereRaw('coalesce(due_on < ?, due_at < ?, 0)', [$this->today, $this->now]);
+            $query->whereRaw('coalesce(tasks.due_on < ?, due_at < ?, 0)', [$this->today, $this->now]);
         } else {
             $last = date('Y-m-d', (int) strtotime($this->today.' +'.(self::DAYS[$value] ?? 0).' days'));
             $end = $this->user->local(CarbonImmutable::parse($last.' 12:00', $this->user->zone))->endOfDay()->utc()->format('Y-m-d H:i:s');
-            $query->whereRaw('coalesce(due_on <= ?, due_at <= ?, 0)', [$last, $end]);
+            $query->whereRaw('coalesce(tasks.due_on <= ?, due_at <= ?, 0)', [$last, $end]);
         }
     }
 }

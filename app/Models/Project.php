@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property int $area_id
  * @property string $name
  * @property string|null $note
+ * @property string|null $due_on its milestone: the local day by which all of it is due
  * @property int|null $after_id the project that has to have nothing open before this one begins
  * @property bool $sequential only the first of its open tasks is a candidate
  * @property CarbonImmutable|null $done_at
@@ -31,7 +32,7 @@ final class Project extends Model
     use SoftDeletes;
     use WakesQuickly;
 
-    protected $fillable = ['area_id', 'after_id', 'name', 'note', 'sequential', 'done_at'];
+    protected $fillable = ['area_id', 'after_id', 'name', 'note', 'sequential', 'due_on', 'done_at'];
 
     protected $attributes = ['sequential' => false];
 

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $project_id
  * @property string $name
  * @property bool $sequential
+ * @property string|null $due_on its milestone: the local day by which all of it is due
  * @property int $position
  * @property-read Project $project
  */
@@ -24,7 +25,7 @@ final class Section extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['user_id', 'name', 'sequential', 'position'];
+    protected $fillable = ['user_id', 'name', 'sequential', 'due_on', 'position'];
 
     protected $attributes = ['sequential' => false, 'position' => 0];
 

@@ -6,6 +6,7 @@ namespace App\Planning;
 
 use App\Models\Block;
 use App\Models\Task;
+use App\Rows\Milestones;
 use App\Rows\Picks;
 use App\Rows\Steps;
 use App\Rows\WorkTime;
@@ -34,5 +35,6 @@ final readonly class PlanRows
         public Collection $worked,
         public array $workedIn = [],
         public array $workedUntil = [],
+        public ?Milestones $milestones = null,
     ) {}
 }

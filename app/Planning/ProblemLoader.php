@@ -12,6 +12,7 @@ use App\Rows\Blocks;
 use App\Rows\Candidate;
 use App\Rows\DayLimits;
 use App\Rows\Desk;
+use App\Rows\Milestones;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Rows\Steps;
@@ -33,7 +34,7 @@ use Nekto\Core\Time\Interval;
 use Nekto\Core\Time\IntervalSet;
 use Nekto\Core\Time\LocalDay;
 
-/** Reads a person's open work, in nine queries, and makes a planning problem of it. */
+/** Reads a person's open work, in ten queries, and makes a planning problem of it. */
 final readonly class ProblemLoader
 {
     /** What each further piece of a task costs, in twentieths of a minute: for a task of medium importance 300 minutes later. */
@@ -59,7 +60,7 @@ final readonly class ProblemLoader
             ->each(static fn (Block $block): Block => $block->setRelation('task', $tasks[$block->task_id] ?? throw new \LogicException('Filtered before.')))->values();
         $running = $user->entries()->whereNull('ends_at')->whereNotNull('block_id')->value('block_id');
 
-        return new PlanRows($now, $time, $tasks, $blocks, $running === null ? null : $blocks->firstWhere('id', $running), Steps::of($user), new Picks($user, $today), $this->workedToday($user, $time, $now), Blocks::workedIn($user, $blocks, $now), Blocks::workedUntil($user, $blocks->filter(static fn (Block $block): bool => $block->hasPassed($now)), $now));
+        return new PlanRows($now, $time, $tasks, $blocks, $running === null ? null : $blocks->firstWhere('id', $running), Steps::of($user), new Picks($user, $today), $this->workedToday($user, $time, $now), Blocks::workedIn($user, $blocks, $now), Blocks::workedUntil($user, $blocks->filter(static fn (Block $block): bool => $block->hasPassed($now)), $now), Milestones::of($user));
     }
 
     /**
@@ -217,7 +218,8 @@ final readonly class ProblemLoader
         $minutes = $left[$task->id];
         $pick = $rows->picks->day($task);
         $pick = $pick === null ? null : self::dayToBe($pick, $minutes, $time, $task->hoursSet(), Moments::minute($rows->now));
-        $due = $time->due($task->getAttributes()['due_on'], $task->getAttributes()['due_at'], $task->hoursSet());
+        $stored = $task->getAttributes();
+        $due = $rows->milestones === null ? $time->due($stored['due_on'], $stored['due_at'], $task->hoursSet()) : $rows->milestones->due($time, $stored['due_on'], $stored['due_at'], $task->hoursSet(), $task->project_id, $task->section_id);
 
         return new CoreTask(
             id: (string) $task->id,

@@ -36,7 +36,7 @@ final class Candidates
         $minute = Moments::minute($desk->now);
         [$rows, $steps] = self::rows($desk->user(), $desk->now, $if);
         foreach ($rows as $row) {
-            $row->due = $time->due($row->due_on, $row->due_at, (int) $row->hours_set_id);
+            $row->due = Milestones::earliest($time, $row->due_on, $row->due_at, (int) $row->hours_set_id, $row->project_by, $row->section_by);
         }
         [$curves, $limits, $anchored] = self::curves($desk, $rows, $steps, $minute);
 
@@ -123,8 +123,8 @@ final class Candidates
         $all = DB::table('tasks')->join('areas', 'areas.id', 'tasks.area_id')->leftJoin('projects', 'projects.id', 'tasks.project_id')->leftJoin('sections', 'sections.id', 'tasks.section_id')->leftJoin('projects as earlier', 'earlier.id', 'projects.after_id')
             ->where('tasks.user_id', $user->id)->whereIn('stage', [TaskStage::Inbox->value, TaskStage::Open->value, TaskStage::Waiting->value])->whereNull('tasks.done_at')->whereNull('tasks.deleted_at')
             ->orderBy('tasks.created_at')->orderBy('tasks.id')
-            ->get(['tasks.id', 'tasks.area_id', 'stage', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'due_on', 'due_at', 'said', 'said_at', 'expected', DB::raw(Worked::sinceSaid($now).' as worked'), 'demand', 'not_before', 'carried', 'tasks.created_at',
-                'tasks.project_id', 'tasks.section_id', 'tasks.position', DB::raw('coalesce(sections.sequential, projects.sequential, 0) as sequential'), DB::raw(Steps::FOLLOWS)]);
+            ->get(['tasks.id', 'tasks.area_id', 'stage', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'tasks.due_on', 'due_at', 'said', 'said_at', 'expected', DB::raw(Worked::sinceSaid($now).' as worked'), 'demand', 'not_before', 'carried', 'tasks.created_at',
+                'tasks.project_id', 'tasks.section_id', 'tasks.position', DB::raw('coalesce(sections.sequential, projects.sequential, 0) as sequential'), DB::raw(Steps::FOLLOWS), DB::raw(Milestones::BY)]);
         $rows = [];
         foreach ($all as $row) {
             if ($if !== null && (int) $row->id === $if->task) {

@@ -50,6 +50,8 @@ final class Desk
     /** @var array<int, array{Promise|null, ClosedDay|null}> by the day's number */
     private array $kept = [];
 
+    private ?Milestones $milestones = null;
+
     private ?User $user = null;
 
     private ?Lens $lens = null;
@@ -64,8 +66,13 @@ final class Desk
 
     public function forget(): void
     {
-        $this->time = $this->near = $this->planned = $this->open = $this->areas = $this->lens = null;
+        $this->time = $this->near = $this->planned = $this->open = $this->areas = $this->lens = $this->milestones = null;
         $this->tasks = $this->blocks = $this->days = $this->kept = [];
+    }
+
+    public function milestones(): Milestones
+    {
+        return $this->milestones ??= Milestones::of($this->user());
     }
 
     public function today(): LocalDay

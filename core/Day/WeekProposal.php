@@ -34,16 +34,19 @@ final class WeekProposal
      * @param  list<WeekCandidate>  $candidates
      * @param  array<array<int, int>>  $lines  minutes that may be taken, by set of hours and day; days without open time have 0
      * @param  array<int, int>  $deep  deep minutes that may be taken, by day; its keys are the days
+     * @param  int|null  $end  the last day of the week, also if it has no open time; null: the last of the days
      * @param  array<int|null>  $chosen  day by task, null to wait; what is not in it is proposed
      */
-    public function __construct(array $candidates, array $lines, array $deep, array $chosen = [])
+    public function __construct(array $candidates, array $lines, array $deep, array $chosen = [], ?int $end = null)
     {
         usort($candidates, static fn (WeekCandidate $a, WeekCandidate $b): int => [! array_key_exists($a->id, $chosen), ! $a->picked, $a->due ?? PHP_INT_MAX, -$a->pull, $a->id] <=> [! array_key_exists($b->id, $chosen), ! $b->picked, $b->due ?? PHP_INT_MAX, -$b->pull, $b->id]);
         $parts = [];
         $days = array_keys($deep);
+        $end ??= $days[count($days) - 1] ?? 0;
+        $hours = array_map(static fn (array $line): array => array_keys(array_filter($line, static fn (int $minutes): bool => $minutes > 0)), $lines);
         foreach ($candidates as $one) {
             $isChosen = array_key_exists($one->id, $chosen);
-            $own = $isChosen && $chosen[$one->id] === null ? [] : self::spread($one, $isChosen ? $chosen[$one->id] : null, $days, $lines[$one->hours] ?? [], $deep);
+            $own = $isChosen && $chosen[$one->id] === null ? [] : self::spread($one, $isChosen ? $chosen[$one->id] : null, $end, ($hours[$one->hours] ?? []) ?: $days, $lines[$one->hours] ?? [], $deep);
             foreach ($own as $day => $minutes) {
                 $lines[$one->hours][$day] = ($lines[$one->hours][$day] ?? 0) - $minutes;
                 $one->deep && $deep[$day] -= $minutes;
@@ -57,15 +60,15 @@ final class WeekProposal
 
     /**
      * @param  int|null  $chosen  where it begins in any case
-     * @param  list<int>  $days
+     * @param  list<int>  $days  on which its hours have open time
      * @param  array<int, int>  $line
      * @param  array<int, int>  $deep
      * @return array<int, int>
      */
-    private static function spread(WeekCandidate $one, ?int $chosen, array $days, array $line, array $deep): array
+    private static function spread(WeekCandidate $one, ?int $chosen, int $end, array $days, array $line, array $deep): array
     {
         $last = $days[count($days) - 1];
-        $isDue = $one->due !== null && $one->due <= $last;
+        $isDue = $one->due !== null && $one->due <= $end;
         $left = $isDue ? $one->minutes : min($one->minutes, self::SHARE);
         $until = $isDue ? max($one->due, $days[0]) : $last;
         $able = array_values(array_filter($days, static fn (int $day): bool => $day <= $until && $day >= ($one->from ?? 0)));

@@ -5,6 +5,8 @@ declare(strict_types=1);
 /* Open time and work due over the coming weeks. */
 return [
     'of_project' => '{1} :project|[2,*] :project: :count tasks',
+    'due' => 'due',
+    'milestone' => ':name, milestone',
     'and_more' => '{1} :names and one more|[2,*] :names and :count more',
     'no_crunch' => 'All that is due fits.',
     'crunches' => '{1} One crunch.|[2,*] :count crunches.',

@@ -6,7 +6,7 @@ import { number } from './server.js'
  * acknowledged or waited is in the database exactly once, and nothing else is. Two thousand with NEKTO_LONG.
  */
 
-const ACTIONS = process.env.NEKTO_LONG ? 2000 : 50
+const ACTIONS = process.env.NEKTO_LONG ? 2000 : 30
 
 const SEED = Number(process.env.SOAK_SEED ?? 20260311)
 

@@ -24,9 +24,16 @@ final class ProjectRequest extends FormRequest
             'note' => ['sometimes', 'nullable', 'string', 'max:20000', $this->unchangedText(($project = $this->route('project')) instanceof Project ? $project->note : null)],
             'area_id' => [$needed, 'required', Rule::exists('areas', 'id')->where('user_id', $this->user()?->getAuthIdentifier())],
             'after_id' => ['sometimes', 'nullable', 'integer', Rule::exists('projects', 'id')->where('user_id', $this->user()?->getAuthIdentifier())->withoutTrashed(), $this->noCircle(...)],
+            'due_date' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01'],
             'sequential' => ['sometimes', 'boolean'],
             'done' => ['sometimes', 'boolean'],
         ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['due_date.*' => __('task.unknown_date')];
     }
 
     /** @param  \Closure(string): mixed  $fail */
@@ -45,6 +52,7 @@ final class ProjectRequest extends FormRequest
     public function columns(): array
     {
         return $this->safe(['name', 'note', 'area_id', 'after_id', 'sequential'])
+            + ($this->has('due_date') ? ['due_on' => $this->input('due_date')] : [])
             + ($this->has('done') ? ['done_at' => $this->boolean('done') ? Clock::now() : null] : []);
     }
 }

@@ -63,6 +63,14 @@ final readonly class CurveDrawing
             $level = $minutes;
         }
         $corners[] = [1000.0, $height($level)];
+        $drawn = array_column($nodes, null, 'due');
+        foreach ($rows as $due => $row) { // a milestone at which nothing is due
+            if (! isset($drawn[$due]) && $due > $now && $due <= $this->until) {
+                $below = array_filter($steps, static fn (array $step): bool => $step[0] <= $due);
+                $nodes[] = ['left' => $this->axis->end($due), 'top' => $height($below === [] ? $overdue : end($below)[1]), 'label' => $row->name, 'due' => $due, 'coral' => $row->room < 0, 'tasks' => []];
+            }
+        }
+        usort($nodes, static fn (array $a, array $b): int => $a['due'] <=> $b['due']);
 
         return new Curves($line, $corners, $this->over($supply, $steps, $overdue, $height), self::labelled($nodes), $this->heights($top, $height), $this->days(), $this->axis->place($now), Times::brief($this->desk->user(), $this->desk->now), $top);
     }
@@ -85,7 +93,7 @@ final readonly class CurveDrawing
             while ($step < count($steps) && $steps[$step][0] <= $moment) {
                 [$due, $demand] = $steps[$step++];
                 $at = $before === null ? $minutes : min($minutes, $before[1] + max(0, $due - $before[0]));
-                $areas[] = self::closed($under, $this->axis->end($due), $height($level));
+                $areas[] = self::closed($under === [] ? [] : [...$under, [$this->axis->end($due), $height(min($at, $level))]], $this->axis->end($due), $height($level));
                 $level = $demand;
                 $under = $level > $at ? [[$this->axis->end($due), $height($at)]] : [];
             }

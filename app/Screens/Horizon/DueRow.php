@@ -16,6 +16,7 @@ final readonly class DueRow
      * @param  int  $room  negative in a crunch
      * @param  int|null  $chance  % of the least likely; null where it is not known
      * @param  bool  $isOver  it has passed already
+     * @param  int|null  $project  whose milestone it is; null: a date of tasks
      * @param  int  $all  minutes of all work due by then
      * @param  int  $plainRoom  the same of all work against all open time, without the deep limit
      */
@@ -34,6 +35,7 @@ final readonly class DueRow
         public bool $isOver,
         public int $all,
         public int $plainRoom,
+        public ?int $project = null,
     ) {}
 
     /** True where deep work under its limit has less room than all work has. */

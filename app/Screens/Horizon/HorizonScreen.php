@@ -159,7 +159,14 @@ final readonly class HorizonScreen
                 $plain->room(),
             );
         }
-        usort($rows, static fn (DueRow $a, DueRow $b): int => [$a->due, $a->set] <=> [$b->due, $b->set]);
+        foreach ($this->desk->milestones()->all($this->desk) as $one) { // due dates without work of their own
+            $curve = in_array($one['set'], $sets, true) ? $open->curves[$one['set']] ?? null : null;
+            if ($curve !== null && $one['due'] > $minute) {
+                $at = $curve->at($one['due']);
+                $rows[] = new DueRow($one['due'], $one['set'], $this->desk->time()->zone->dayOf($one['due'] - 1)->asString(), Times::due($user, $one['due'], false, $now), __('horizon.milestone', ['name' => $one['name']]), [], $at->demand, $at->supply, $at->room(), $at->pressure(), null, false, $at->demand, $at->room(), $one['project']);
+            }
+        }
+        usort($rows, static fn (DueRow $a, DueRow $b): int => [$a->due, $a->set, $a->project ?? 0] <=> [$b->due, $b->set, $b->project ?? 0]);
 
         return $rows;
     }
@@ -185,7 +192,7 @@ final readonly class HorizonScreen
     }
 
     /**
-     * Of several due dates in a row that are short only the first and what is shorter still stand out.
+     * Of due dates in a row that are short only the first: it is the one that ways lead out of.
      *
      * @param  list<DueRow>  $rows
      * @return list<Crunch>
@@ -193,15 +200,16 @@ final readonly class HorizonScreen
     private function crunches(Curves $curves, array $rows, User $user): array
     {
         $places = array_column($curves->nodes, null, 'due');
-        $crunches = [];
-        $worst = [];
+        $crunches = $isShort = [];
         foreach ($rows as $row) {
-            if ($row->room >= ($worst[$row->set] ?? 0) || $row->isOver) {
-                $worst[$row->set] = $row->room >= 0 ? 0 : ($worst[$row->set] ?? 0);
-
+            if ($row->isOver || $row->tasks === []) {
                 continue;
             }
-            $worst[$row->set] = $row->room;
+            $was = $isShort[$row->set] ?? false;
+            $isShort[$row->set] = $row->room < 0;
+            if ($was || $row->room >= 0) {
+                continue;
+            }
             $named = $row->tasks;
             $ends = array_map(fn (array $task): ?int => $this->desk->planned()->end($task['id']), $named);
             $node = $places[$row->due] ?? null;
@@ -211,7 +219,7 @@ final readonly class HorizonScreen
                 array_slice($named, 0, self::NAMED),
                 max(0, count($named) - self::NAMED),
                 max(0, $row->all - (int) array_sum(array_column($named, 'minutes'))),
-                in_array(null, $ends, true) || $ends === [] ? null : Times::when($user, max($ends), $this->desk->now),
+                in_array(null, $ends, true) ? null : Times::when($user, max($ends), $this->desk->now),
                 [$node['left'] ?? 1000.0, $node['top'] ?? 0.0],
             );
         }

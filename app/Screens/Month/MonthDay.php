@@ -17,7 +17,7 @@ final readonly class MonthDay
      * @param  string  $label  as "Mon 9"
      * @param  list<array{float, float}>  $open  left and width of time in which work stands
      * @param  list<array{float, float, int}>  $piers  of meetings, with their hatching
-     * @param  list<array{left: float, label: string, task: int, late: bool}>  $dues  that are drawn
+     * @param  list<array{left: float, label: string, link: string, late: bool}>  $dues  that are drawn
      * @param  int  $more  due dates that are not
      * @param  int  $worked  minutes
      * @param  string  $note  what goes on all day, or why there are no hours

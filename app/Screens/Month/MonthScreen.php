@@ -26,6 +26,11 @@ final readonly class MonthScreen
 {
     private const WEEKS = 5;
 
+    /** Letters that have room beside a plumb; where more is said on its line, so many fewer. */
+    private const LETTERS = 30;
+
+    private const MORE = 12;
+
     /** Due dates that are drawn on a day. */
     private const MOST_DUES = 2;
 
@@ -80,7 +85,7 @@ final readonly class MonthScreen
     }
 
     /**
-     * @param  array<int, list<array{int, Candidate, string}>>  $dues  by the day's number
+     * @param  array<int, list<array{int, string, string, bool}>>  $dues  by the day's number
      * @param  array<int, int>  $worked  likewise
      */
     private function day(User $user, WorkTime $time, LocalDay $day, array $dues, array $worked, CarbonImmutable $now): MonthDay
@@ -108,7 +113,7 @@ final readonly class MonthScreen
             deep: $work->deep,
             open: array_map($place, $open),
             piers: array_values($meetings->filter(static fn (Occurrence $one): bool => ! $one->all_day && $one->blocks())->map(static fn (Occurrence $one): array => [...$place(RowMapper::time($one)), (int) $one->meeting->calendar->getAttributes()['hatching']])->filter(static fn (array $pier): bool => $pier[1] > 0)->all()),
-            dues: array_map(static fn (array $due): array => ['left' => $place(new Interval($span->start, max($span->start + 1, $due[0])))[1], 'label' => $due[2], 'task' => $due[1]->id, 'late' => ($due[1]->demand?->room() ?? 0) < 0], $shown),
+            dues: array_map(static fn (array $due, int $i): array => ['left' => $place(new Interval($span->start, max($span->start + 1, $due[0])))[1], 'label' => self::fitting($due[1], self::LETTERS - ($i === count($shown) - 1 && count($own) > count($shown) ? self::MORE : 0)), 'link' => $due[2], 'late' => $due[3]], $shown, array_keys($shown)),
             more: count($own) - count($shown),
             worked: $worked[$day->number] ?? 0,
             nowAt: $span->contains($minute) ? $axis->place($zone->minuteOfDay($minute)) : null,
@@ -116,15 +121,31 @@ final readonly class MonthScreen
         );
     }
 
-    /** @return array<int, list<array{int, Candidate, string}>> due moment, task and its name, by the day's number; the longest work first */
+    /** The whole name, or what stands before its colon or comma, or its first word: never one that is cut. */
+    private static function fitting(string $name, int $letters): string
+    {
+        $first = (string) strtok($name, ' ');
+        foreach ([$name, explode(':', $name)[0], explode(',', $name)[0]] as $text) {
+            if (mb_strlen($text) <= $letters) {
+                return $text;
+            }
+        }
+
+        return mb_strlen($first) <= $letters ? rtrim($first, ',:') : __('horizon.due');
+    }
+
+    /** @return array<int, list<array{int, string, string, bool}>> due moment, name, where it leads, and whether it is short, by the day's number; milestones and the longest work first */
     private function dues(WorkTime $time): array
     {
         $span = $time->span();
         $due = $this->desk->open()->weighed()->filter(fn (Candidate $one): bool => $one->due !== null && $one->due > $span->start && $one->due <= $span->end && $this->desk->lens()->holdsArea($one->area))->sortByDesc('toPlan');
         $tasks = $this->desk->tasks($due->keys()->all());
         $dues = [];
+        foreach ($this->desk->milestones()->all($this->desk) as $one) {
+            $one['due'] > $span->start && $one['due'] <= $span->end && $dues[$time->zone->dayOf($one['due'] - 1)->number][] = [$one['due'], $one['name'], "/projects/{$one['project']}", false];
+        }
         foreach ($due as $one) {
-            isset($tasks[$one->id]) && $dues[$time->zone->dayOf((int) $one->due - 1)->number][] = [(int) $one->due, $one, $tasks[$one->id]->shortTitle()];
+            isset($tasks[$one->id]) && $dues[$time->zone->dayOf((int) $one->due - 1)->number][] = [(int) $one->due, $tasks[$one->id]->shortTitle(), "/tasks/{$one->id}", ($one->demand?->room() ?? 0) < 0];
         }
 
         return $dues;

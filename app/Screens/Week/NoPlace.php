@@ -16,7 +16,7 @@ use Nekto\Core\Task\Demand;
 final readonly class NoPlace
 {
     /** Tasks that are drawn. */
-    private const MOST = 8;
+    private const MOST = 5;
 
     /**
      * @param  list<array{task: int, title: string, minutes: int, due: string, hue: string, deep: bool, importance: int}>  $tasks

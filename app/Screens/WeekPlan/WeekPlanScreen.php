@@ -52,7 +52,7 @@ final readonly class WeekPlanScreen
         $offered = array_merge(...array_values($groups));
         [$lines, $deep] = $rows === [] ? [[], []] : $this->room($rows, $offered);
         $named = array_map(fn (int $id): WeekCandidate => $this->candidate($user, $candidates[$id] ?? throw new \LogicException('It is one of them.'), $left[$id], $tasks[$id], $numbers), $offered);
-        $proposal = $rows === [] ? null : new WeekProposal($named, $lines, $deep, array_intersect_key(array_map(static fn (?int $day): ?int => $day === null || in_array($day, $numbers, true) ? $day : null, $chosen), array_flip($offered)));
+        $proposal = $rows === [] ? null : new WeekProposal($named, $lines, $deep, array_intersect_key(array_map(static fn (?int $day): ?int => $day === null || in_array($day, $numbers, true) ? $day : null, $chosen), array_flip($offered)), $last->number);
         $days = array_map(fn (WeekDay $row): PlanDay => $this->day($row, $proposal, $user), $rows);
 
         return new WeekPlanPage(

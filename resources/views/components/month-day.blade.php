@@ -31,9 +31,11 @@
         <i class="basin-base {{ $day->hasHours() ? '' : 'basin-closed' }}"></i>
         @if ($day->nowAt !== null)<i class="basin-now" style="--l:{{ $day->nowAt }}"></i>@endif
     </div>
-    @if ($day->dues !== [])
+    @if ($day->dues !== [] && ! $wide)
+        <ul class="plumbs"><li @class(['coral' => $day->dues[0]['late']]) style="--l:{{ min(300, $day->dues[0]['left']) }};--n:0"><a href="{{ count($day->dues) === 1 ? $day->dues[0]['link'] : "/shape/{$date}" }}" aria-label="{{ implode(', ', array_column($day->dues, 'label')) }}{{ $day->more > 0 ? " and {$day->more} more" : '' }} due">{{ count($day->dues) + $day->more }} due</a></li></ul>
+    @elseif ($day->dues !== [])
         <ul class="plumbs">
-            @foreach ($day->dues as $i => $due)<li @class(['coral' => $due['late'], 'plumb-left' => $due['left'] > 450]) style="--l:{{ $due['left'] }};--n:{{ $i }}"><a href="/tasks/{{ $due['task'] }}">{{ $due['label'] }}</a>@if ($day->more > 0 && $i === count($day->dues) - 1)<a href="/shape/{{ $date }}">and {{ $day->more }} more</a>@endif</li>@endforeach
+            @foreach ($day->dues as $i => $due)<li @class(['coral' => $due['late'], 'plumb-left' => $due['left'] > 450]) style="--l:{{ $due['left'] }};--n:{{ $i }}"><a href="{{ $due['link'] }}">{{ $due['label'] }}</a>@if ($day->more > 0 && $i === count($day->dues) - 1)<a href="/shape/{{ $date }}">and {{ $day->more }} more</a>@endif</li>@endforeach
         </ul>
     @endif
 </div>

@@ -34,7 +34,7 @@
                 <i @class(['curve-node', 'curve-node-coral' => $node['coral'], 'curve-node-free' => count($node['tasks']) === 1]) style="--l:{{ $node['left'] }};--t:{{ $node['top'] }}" @if (count($node['tasks']) === 1) data-task="{{ $node['tasks'][0] }}" @endif title="{{ $node['label'] }}"></i>
                 @if ($node['label'] !== '')<span class="curve-label" style="--l:{{ $node['left'] }};--t:{{ $node['top'] }}" aria-hidden="true">{{ $node['label'] }}</span>@endif
             @endforeach
-            @foreach (array_slice($crunches, 0, 2) as $one)
+            @foreach (array_filter([$crunches[0] ?? null, collect($crunches)->first(fn ($one) => abs($one->at[0] - $crunches[0]->at[0]) > 300)]) as $one)
                 <p @class(['curve-crunch', 'curve-crunch-right' => $one->at[0] > 400]) style="--l:{{ $one->at[0] }};--t:{{ $one->at[1] }}"><b>{{ $one->row->name }}</b><span>{{ $one->row->when }}: <strong class="coral">{{ Times::duration($one->missing) }} missing</strong></span>@if ($one->done)<small>{{ __('horizon.done_by', ['when' => $one->done]) }}</small>@endif</p>
             @endforeach
             <span class="curves-now" style="--l:{{ $curves->now }}"><b>{{ $curves->nowLabel }}</b></span>
@@ -50,7 +50,7 @@
                     @foreach ($rows as $row)
                         <tr @class(['coral' => $row->room < 0, 'dues-over' => $row->isOver]) data-row tabindex="-1" @if (count($row->tasks) === 1) data-task="{{ $row->tasks[0]['id'] }}" data-day="{{ $row->day }}" @endif>
                             <td>{{ $row->when }}@if ($row->isOver) <span class="soft">over</span>@endif</td>
-                            <td class="dues-what">@if (count($row->tasks) === 1)<a href="/tasks/{{ $row->tasks[0]['id'] }}">{{ $row->name }}</a>@else<details class="asks"><summary>{{ $row->name }}</summary><div class="menu">@foreach ($row->tasks as $task)<a href="/tasks/{{ $task['id'] }}">{{ $task['title'] }} <span class="soft">{{ Times::column($task['minutes']) }}</span></a>@endforeach</div></details>@endif @if ($set === 0)<span class="soft">{{ $sets[$row->set] ?? '' }}</span>@endif</td>
+                            <td class="dues-what">@if ($row->project)<a href="/projects/{{ $row->project }}"><i class="milestone" aria-hidden="true"></i>{{ $row->name }}</a>@elseif (count($row->tasks) === 1)<a href="/tasks/{{ $row->tasks[0]['id'] }}">{{ $row->name }}</a>@else<details class="asks"><summary>{{ $row->name }}</summary><div class="menu">@foreach ($row->tasks as $task)<a href="/tasks/{{ $task['id'] }}">{{ $task['title'] }} <span class="soft">{{ Times::column($task['minutes']) }}</span></a>@endforeach</div></details>@endif @if ($set === 0)<span class="soft">{{ $sets[$row->set] ?? '' }}</span>@endif</td>
                             <td class="number">{{ Times::duration($row->demand) }}</td><td class="number">@if ($row->isDeep())<abbr title="{{ __('horizon.deep_cut') }}">deep</abbr> @endif{{ Times::duration($row->supply) }}</td><td class="number"><b>{{ Times::duration($row->room) }}</b></td>
                             <td>@pressure($row->pressure) <span class="dues-percent">{{ $row->pressure > 990 ? 'no time' : $row->pressure.' %' }}</span></td><td class="number">{{ $row->chance === null ? '' : $row->chance.' %' }}</td>
                         </tr>

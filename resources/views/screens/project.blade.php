@@ -8,6 +8,7 @@
             <span>by plan <b class="strong">{{ $end ? Times::when($person, $end, $now) : 'not planned yet' }}</b>@unless ($whole), part of it has no place @endunless</span>
             @if ($chance !== null)<span>chance of its dates <b @class(['strong', 'coral' => $chance < 50])>{{ $chance }} %</b></span>@endif
             <span>done <b class="strong">{{ count($done) }}</b> of <b class="strong">{{ count($done) + $sections->flatten(1)->count() }}</b></span>
+            @if ($project->due_on)<span>milestone <b class="strong">{{ App\Wording\Dates::of($person)->short(Nekto\Core\Time\LocalDay::fromString($project->due_on)) }}</b></span>@endif
             @if ($unestimated)<span class="coral">{{ $unestimated }} without an estimate</span>@endif</p>
         <span class="end">
             <form method="post" action="/projects/{{ $project->id }}">@csrf @method('patch')<input type="hidden" name="done" value="{{ $project->done_at ? 0 : 1 }}"><button class="button">{{ $project->done_at ? 'Open it again' : 'It is done' }}</button></form>
@@ -27,7 +28,7 @@
         @foreach ([null, ...$project->sections] as $section)
             @php $some = $sections[$section?->id ?? 0] ?? collect(); $sequential = $section ? $section->sequential : $project->sequential; @endphp
             @if ($section)<div class="step-section"><h3>{{ $section->name }}</h3><span class="soft">{{ trans_choice('{0} nothing in it|{1} 1 task|[2,*] :count tasks', count($some)) }}{{ $sequential ? ', one after another' : '' }}
-                <form class="inline" method="post" action="/sections/{{ $section->id }}">@csrf @method('patch')<input type="hidden" name="sequential" value="{{ $sequential ? 0 : 1 }}"><button class="button button-bare">{{ $sequential ? 'let them be free' : 'one after another' }}</button></form><form class="inline" method="post" action="/sections/{{ $section->id }}">@csrf @method('delete')<button class="button button-bare" aria-label="Take the section {{ $section->name }} away">×</button></form></span></div>@endif
+                <form class="inline" method="post" action="/sections/{{ $section->id }}">@csrf @method('patch')<input type="hidden" name="sequential" value="{{ $sequential ? 0 : 1 }}"><button class="button button-bare">{{ $sequential ? 'let them be free' : 'one after another' }}</button></form><form class="inline section-by" method="post" action="/sections/{{ $section->id }}" data-on-change>@csrf @method('patch')<label>by <x-day name="due_date" :value="$section->due_on" :keeps="false" aria-label="Milestone of {{ $section->name }}" /></label></form><form class="inline" method="post" action="/sections/{{ $section->id }}">@csrf @method('delete')<button class="button button-bare" aria-label="Take the section {{ $section->name }} away">×</button></form></span></div>@endif
             <ol @class(['steps', 'steps-line' => $sequential]) data-list data-order="/projects/{{ $project->id }}/order" data-section="{{ $section?->id }}">
                 @foreach ($some as $task)
                     @php $lie = $lies[$task->id] ?? null; $waitsFor = isset($before[$task->id]) ? $sections->flatten(1)->firstWhere('id', $before[$task->id]) : null; $isNext = $sequential && ! isset($before[$task->id]); @endphp
@@ -69,6 +70,7 @@
         <form method="post" action="/projects/{{ $project->id }}"><div class="form-grid">@csrf @method('patch')
             <x-field class="wide" name="name" label="Name" :value="$project->name" maxlength="200" required id="project-name" />
             <div class="form-row"><label for="area_id">Area</label><select class="field" id="area_id" name="area_id">@foreach ($areas as $area)<option value="{{ $area->id }}" @selected($project->area_id === $area->id)>{{ $area->name }}</option>@endforeach</select></div>
+            <div class="form-row"><label for="milestone">Milestone</label><x-day id="milestone" name="due_date" :value="$project->due_on" placeholder="all of it by" />@error('due_date')<span class="error" role="alert">{{ $message }}</span>@enderror</div>
             @if ($others->isNotEmpty())<div class="form-row"><label for="after_id">Begins</label><select class="field" id="after_id" name="after_id" @error('after_id') aria-invalid="true" @enderror><option value="">at any time</option>@foreach ($others as $other)<option value="{{ $other->id }}" @selected((int) old('after_id', $project->after_id) === $other->id)>after {{ $other->name }}</option>@endforeach</select>@error('after_id')<span class="error" role="alert">{{ $message }}</span>@enderror</div>@endif</div>
             <button class="button">Save</button></form>
         <form method="post" action="/projects/{{ $project->id }}" data-whole class="pair">@csrf @method('delete')<button class="button">Take the project away</button><span class="soft">its tasks stay</span></form>
