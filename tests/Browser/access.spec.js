@@ -58,7 +58,7 @@ const SCREENS = {
 const IN_DARK = ['week', 'horizon', 'month', 'what if', 'shape', 'gather', 'weigh', 'work', 'close', 'task', 'settings']
 
 /** Variants of other screens here: looked at with bin/test --long. */
-const VARIANTS = ['tokens', 'templates', 'files', 'outbox', 'mailbox', 'a chosen block', 'a calendar', 'sums of a view', 'a line that does', 'the morning, third step', 'ways out of a crunch', 'looks and language', 'another day', 'the day laid out anew', 'a proposed day', 'the morning, first step', 'weigh, closer', 'nothing but the task', 'the week as a list', 'the balanced week']
+const VARIANTS = ['projects', 'view', 'your account', 'areas and groups', 'rules of the day', 'a web page to catch', 'weigh as a list', 'tokens', 'templates', 'files', 'outbox', 'mailbox', 'a chosen block', 'a calendar', 'sums of a view', 'a line that does', 'the morning, third step', 'ways out of a crunch', 'looks and language', 'another day', 'the day laid out anew', 'a proposed day', 'the morning, first step', 'weigh, closer', 'nothing but the task', 'the week as a list', 'the balanced week']
 
 /** What is wrong with the page in light; and in dark, where only the colours differ. */
 async function faultsInBothLights(page) {

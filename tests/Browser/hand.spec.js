@@ -197,7 +197,7 @@ test.describe('typed text is untouchable', () => {
         await expect(page.locator('#lines-error')).toBeVisible()
     })
 
-    test('two megabytes into any field are kept, said, and lost nowhere', async ({ page }) => {
+    (long ? test : test.skip)('two megabytes into any field are kept, said, and lost nowhere', async ({ page }) => {
         const long = 'x'.repeat(2_000_000)
         for (const [address, field] of [['/gather', '#entry textarea'], ['/tasks/1', '[name=note]'], ['/close', '#went_well']]) {
             await page.goto(address)

@@ -5,7 +5,7 @@ import { chromium } from '@playwright/test'
 import config from '../../playwright.config.js'
 import { artisan, environment, HOST, PORT, prepare, reset, setClock } from './server.js'
 
-/* One picture of each main view, and of Shape in the dark, on a phone, and over its line. */
+/* One picture of each main view, and of Shape in the dark and on a phone. */
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const folder = `${root}docs/screenshots`
@@ -55,17 +55,6 @@ try {
     setClock('2026-03-11T17:32:00+00:00')
     artisan('nekto:minute')
     await shoot(light, '/close', 'close', (page) => page.getByLabel('went well').fill('Panel 3.3 read aloud, and it holds.'))
-    reset()
-    const overfull = await signedIn(browser, { viewport: { width: 1280, height: 800 }, colorScheme: 'light' }) // who was signed in went with the reset
-    await shoot(overfull, '/shape', 'shape-overfull', async (page) => {
-        for (const title of ['Wall texts, room 4', 'Floor plan review']) {
-            await page.locator('[id^=bank-]').filter({ hasText: title }).focus()
-            await page.keyboard.press('p')
-            await page.locator('#said', { hasText: `“${title}” is picked for this day` }).waitFor()
-        }
-        await page.keyboard.press('w')
-        await page.locator('#difference').waitFor()
-    })
     reset()
     const newcomer = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: 'light' })
     await newcomer.goto(`${base}/sign-up`)

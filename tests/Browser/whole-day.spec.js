@@ -260,7 +260,7 @@ test('a window in which someone types is left alone until the hand is off', asyn
     await other.close()
 })
 
-test('a server that dies between "done" and its answer loses nothing and doubles nothing', async ({ page }) => {
+long('a server that dies between "done" and its answer loses nothing and doubles nothing', async ({ page }) => {
     const done = "select count(*) from tasks where short = 'Wall texts, room 3' and done_at is not null"
     for (const delay of [0, 10, 30, 60, 100, 160, 400]) {
         reset()
