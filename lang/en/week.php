@@ -8,6 +8,7 @@ return [
     'no_hours' => 'no hours set',
     'no_open_time' => 'no open time',
     'bar' => ':planned of a load line of :line, :open open',
+    'empty' => 'Nothing is laid out yet. What is weighed and estimated gets its day in the week\'s run, or in Shape.',
     'nothing' => 'nothing yet',
     'move_what' => 'Choose the blocks that are to move. Nothing was changed.',
     'move_where' => 'That is too far for the week. Nothing was changed.',

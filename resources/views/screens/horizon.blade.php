@@ -14,7 +14,7 @@
             <span class="choices" role="group" aria-label="How far">@foreach (App\Screens\Horizon\HorizonScreen::WEEKS as $some)<a @class(['button', 'button-bare' => $weeks !== $some]) href="{{ $query(['weeks' => $some === 3 ? null : $some]) }}" @if ($weeks === $some) aria-current="true" @endif>{{ $some }} weeks</a>@endforeach</span>
         </span>
     </div>
-    <form class="if-line no-print" method="get" action="/horizon/if" data-on-change><label for="if-line">What if</label><input id="if-line" name="line" maxlength="500" autocomplete="off" data-page-key="+" placeholder="a second venue, 40 h by 24 april, deep"><button class="button">Try it</button><kbd>+</kbd></form>
+    <form class="if-line no-print" method="get" action="/horizon/if" data-on-change><label for="if-line">What if</label><input id="if-line" name="line" maxlength="500" autocomplete="off" data-page-key="+" placeholder="a talk, 12 h by the 24th, deep"><button class="button">Try it</button><kbd>+</kbd></form>
     <figure class="curves" x-data="dueDates" data-address="{{ $query([]) }}" aria-label="{{ __('horizon.chart', ['until' => $span, 'open' => Times::duration($curves->top), 'due' => Times::duration(end($rows) ? end($rows)->demand : 0)]) }}">
         <div class="curves-heights" aria-hidden="true"><i>hours</i>@foreach ($curves->heights as [$top, $label])<span style="--t:{{ $top }}">{{ $label }}</span>@endforeach</div>
         <div class="curves-field">
@@ -29,7 +29,7 @@
                 <polyline class="curve-supply" points="{{ Curves::path($curves->supply) }}" />
             </svg>
             <span class="curve-name curve-name-supply" style="--l:{{ $curves->supply === [] ? 0 : $curves->supply[(int) (count($curves->supply) * 0.74)][0] }};--t:{{ $curves->supply === [] ? 0 : $curves->supply[(int) (count($curves->supply) * 0.74)][1] }}" aria-hidden="true">open time</span>
-            <span class="curve-name curve-name-demand" aria-hidden="true" style="--t:{{ $curves->demand[count($curves->demand) - 1][1] }}">work due</span>
+            <span class="curve-name curve-name-demand" aria-hidden="true" style="--t:{{ min(880, $curves->demand[count($curves->demand) - 1][1]) }}">work due</span>
             @foreach ($curves->nodes as $node)
                 <i @class(['curve-node', 'curve-node-coral' => $node['coral'], 'curve-node-free' => count($node['tasks']) === 1]) style="--l:{{ $node['left'] }};--t:{{ $node['top'] }}" @if (count($node['tasks']) === 1) data-task="{{ $node['tasks'][0] }}" @endif title="{{ $node['label'] }}"></i>
                 @if ($node['label'] !== '')<span class="curve-label" style="--l:{{ $node['left'] }};--t:{{ $node['top'] }}" aria-hidden="true">{{ $node['label'] }}</span>@endif

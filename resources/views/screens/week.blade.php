@@ -27,6 +27,7 @@
                 <div class="week-axis" aria-hidden="true"><div>@foreach ($hours as [$left, $label])<span style="--l:{{ $left }}">{{ $label }}</span>@endforeach</div></div>
                 @foreach ($days as $day)<x-week-day :day="$day" :axis="$axis" :top="$top" :balance="$balance" />@endforeach
             </div>
+            @if ($planned === 0 && ! end($days)->isPast && ($noPlace->tasks ?? []) === [])<p class="soft week-empty">{{ __('week.empty') }} <a href="/weigh">Weigh</a> · <a href="/week/plan/{{ $first->asString() }}">Plan the week</a> · <a href="/shape">Shape</a></p>@endif
             <p class="soft week-says" data-chosen data-own aria-live="polite"></p>
             @if ($noPlace && $noPlace->tasks !== [])<x-no-place :no-place="$noPlace" />@endif
         </div>

@@ -33,7 +33,7 @@
                     @if ($ramp)<polyline class="curve-new" points="{{ Curves::path($ramp) }}" />@endif
                 </svg>
                 <span class="curve-name curve-name-supply" aria-hidden="true" style="--l:{{ $curves->supply[(int) (count($curves->supply) * 0.6)][0] ?? 0 }};--t:{{ $curves->supply[(int) (count($curves->supply) * 0.6)][1] ?? 0 }}">open time</span>
-                <span class="curve-name curve-name-demand" aria-hidden="true" style="--t:{{ $curves->demand[count($curves->demand) - 1][1] }}">work due, as it is</span>
+                <span class="curve-name curve-name-demand" aria-hidden="true" style="--t:{{ min(880, $curves->demand[count($curves->demand) - 1][1]) }}">work due, as it is</span>
                 @if ($honestAt !== null)<span @class(['curve-honest', 'curve-honest-left' => $honestAt > 700]) style="--l:{{ $honestAt }}"><i>earliest honest date</i><b>{{ $honest->label }}, {{ $honest->chance >= 100 ? 'all but sure' : intdiv($honest->chance, 10).' in 10' }}</b></span>@endif
                 <span class="curves-now" style="--l:{{ $curves->now }}"><b>{{ $curves->nowLabel }}</b></span>
             </div>
