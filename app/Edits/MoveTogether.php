@@ -35,7 +35,7 @@ final readonly class MoveTogether
         $revision = ($this->replan)($user, $now, RevisionCause::Moved, first: static function () use ($user, $blocks, $days, $minutes, $now, $zone, &$meetings): void {
             foreach ($blocks as $block) {
                 $start = RowMapper::start($block);
-                $to = Moments::moment($zone->at($zone->dayOf($start)->plusDays($days), max(0, min(1435, $zone->minuteOfDay($start) + $minutes))));
+                $to = Moments::moment($zone->at($zone->dayOf($start)->plusDays($days), $zone->minuteOfDay($start)) + $minutes); // also past midnight: what stood side by side does so there
                 $end = $to->addMinutes(RowMapper::time($block)->length());
                 FixedTime::ensureFree($user, $to, $end, $now, $blocks->modelKeys());
                 $block->update(['starts_at' => $to, 'ends_at' => $end, 'anchored' => true, 'put_back' => false, 'reserve_id' => null]);

@@ -6,6 +6,8 @@ declare(strict_types=1);
 return [
     'of_project' => '{1} :project|[2,*] :project: :count tasks',
     'due' => 'due',
+    'hours_together' => 'All hours together',
+    'hours_share' => 'Each set of hours by itself has the time; they share some of it.',
     'milestone' => ':name, milestone',
     'and_more' => '{1} :names and one more|[2,*] :names and :count more',
     'no_crunch' => 'All that is due fits.',

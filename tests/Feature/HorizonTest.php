@@ -46,6 +46,19 @@ final class HorizonTest extends FeatureTestCase
     }
 
     #[Test]
+    public function sets_that_share_their_time_are_short_together_though_each_by_itself_is_not(): void
+    {
+        $late = $this->ines->hoursSets()->create(['name' => 'Afternoons', 'position' => 9, 'week' => ['wed' => [['13:15', '17:30']]]]);
+        $this->task('By day', 300, dueOn: '2026-03-11');
+        $this->task('Afternoon', 180, dueOn: '2026-03-11')->update(['hours_set_id' => $late->id]);
+
+        // 80 % of 465 are 372, of 255 afternoon minutes 204: 300 and 180 fit. Together there are 372 + min(204, …): of 465 open
+        // minutes no more than 372 + 204 under both lines, but only 465 there are; 480 are due: 15 are missing.
+        $this->get('/horizon')->assertSeeText('All that is due fits.');
+        $this->get('/horizon?hours=all&ways=1')->assertSeeTextInOrder(['One crunch.', 'All hours together', '8 h 00', '7 h 45', '−15 min', 'Each set of hours by itself has the time']);
+    }
+
+    #[Test]
     public function a_due_date_is_tried_before_it_is_taken(): void
     {
         $captions = $this->task('Captions', 480, Importance::High, dueOn: '2026-03-12');

@@ -57,6 +57,8 @@ final readonly class HorizonScreen
         }
         $drawing = new CurveDrawing($this->desk, HorizonAxis::of($time->zone, $first, 7 * $weeks, $hours), $until);
         $rows = $this->rows($then, $shown, $user, $try === null ? $this->prospects->chances($user, $now) : [], $now);
+        $rows = [...$rows, ...$this->together($then, $shown, $rows, $user, $now)];
+        usort($rows, static fn (DueRow $a, DueRow $b): int => [$a->due, -$a->set, $a->project ?? 0] <=> [$b->due, -$b->set, $b->project ?? 0]);
         $near = array_values(array_filter($rows, static fn (DueRow $row): bool => $row->due <= $until));
         $curves = $this->drawn($drawing, $then, $shown, $rows, $until);
         $crunches = $this->crunches($curves, $near, $user);
@@ -71,7 +73,7 @@ final readonly class HorizonScreen
             rows: $near,
             crunches: $crunches,
             beyond: count($rows) - count($near),
-            ways: $ways && $crunches !== [] && $try === null ? $this->ways($crunches[0]) : null,
+            ways: $ways && $crunches !== [] && $crunches[0]->row->set !== 0 && $try === null ? $this->ways($crunches[0]) : null,
             tried: $try === null ? null : $this->tried($try[0], $try[1], $now),
         );
     }
@@ -104,6 +106,18 @@ final readonly class HorizonScreen
 
             return $drawing->of($curve?->supply->corners($until) ?? [], $curve?->steps() ?? [], $named, $scale);
         }
+
+        return $drawing->of(($open->together)($sets)->corners($until), self::joined($open, $sets), $named, $scale);
+    }
+
+    /**
+     * The steps of several sets as one.
+     *
+     * @param  list<int>  $sets
+     * @return list<array{int, int}> due moments, and the minutes due by then
+     */
+    private static function joined(OpenTasks $open, array $sets): array
+    {
         $added = [];
         foreach ($sets as $set) {
             $before = 0;
@@ -119,7 +133,33 @@ final readonly class HorizonScreen
             $steps[] = [$due, $sum += $minutes];
         }
 
-        return $drawing->of(($open->together)($sets)->corners($until), $steps, $named, $scale);
+        return $steps;
+    }
+
+    /**
+     * The first due date at which sets that share time are short together, though each by itself is not.
+     *
+     * @param  list<int>  $sets
+     * @param  list<DueRow>  $rows
+     * @return list<DueRow>
+     */
+    private function together(OpenTasks $open, array $sets, array $rows, User $user, CarbonImmutable $now): array
+    {
+        $supply = count($sets) < 2 ? null : ($open->together)($sets);
+        foreach ($supply === null ? [] : self::joined($open, $sets) as [$due, $minutes]) {
+            $own = array_values(array_filter($rows, static fn (DueRow $row): bool => $row->due === $due));
+            if ($due <= Moments::minute($now) || $own === [] || $minutes <= $supply->until($due)) {
+                continue;
+            }
+            if (array_filter($rows, static fn (DueRow $row): bool => $row->room < 0 && $row->due <= $due) !== []) {
+                return []; // that one is said already
+            }
+            $room = $supply->until($due) - $minutes;
+
+            return [new DueRow($due, 0, $own[0]->day, $own[0]->when, __('horizon.hours_together'), array_merge(...array_column($own, 'tasks')), $minutes, $minutes + $room, $room, (int) round(100 * $minutes / max(1, $minutes + $room)), null, false, $minutes, $room)];
+        }
+
+        return [];
     }
 
     /**

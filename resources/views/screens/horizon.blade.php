@@ -64,7 +64,7 @@
             @if ($crunch)
                 <div class="section-head section-coral"><h2 id="ways">Ways out of {{ Times::duration($crunch->missing) }}</h2></div>
                 <p><b>{{ $crunch->row->name }}</b>, {{ __('horizon.missing', ['when' => $crunch->row->when, 'missing' => Times::duration($crunch->missing)]) }}@if ($crunch->row->isDeep()) ({{ __('horizon.by_deep', ['plain' => $crunch->row->plainRoom < 0 ? __('horizon.by_deep_too', ['minutes' => Times::duration(-$crunch->row->plainRoom)]) : __('horizon.by_deep_only')]) }})@endif; {{ $crunch->done === null ? __('horizon.no_place') : __('horizon.done_by', ['when' => $crunch->done]) }}.</p>
-                @if ($ways)<x-ways :ways="$ways" />@else<p class="actions"><a class="button button-over" href="{{ $query(['ways' => 1]) }}" data-page-key="w">What would help <kbd>W</kbd></a> <span class="soft">nothing moves until taken</span></p>@endif
+                @if ($crunch->row->set === 0)<p>{{ __('horizon.hours_share') }}</p>@elseif ($ways)<x-ways :ways="$ways" />@else<p class="actions"><a class="button button-over" href="{{ $query(['ways' => 1]) }}" data-page-key="w">What would help <kbd>W</kbd></a> <span class="soft">nothing moves until taken</span></p>@endif
                 <p class="soft">{{ __('horizon.competing', ['tasks' => implode(', ', array_map(static fn (array $one): string => $one['title'].' '.Times::duration($one['minutes']), $crunch->competing)).($crunch->more > 0 ? " and {$crunch->more} more" : '')]) }} @if ($crunch->earlier > 0){{ __('horizon.earlier', ['minutes' => Times::duration($crunch->earlier)]) }}@endif</p>
             @elseif ($rows !== [])
                 <div class="section-head"><h2 id="ways">No crunch</h2></div>
