@@ -7,7 +7,7 @@
             <div class="tape" aria-hidden="true">
                 <i class="line"></i>
                 @foreach ($day->ribbon->open as [$left, $width])<i class="open" style="--l:{{ $left }};--w:{{ $width }}"></i>@endforeach
-                @foreach ($day->ribbon->ticks as [$left, $hour])@if ($hour)<i class="tick tick-hour" style="--l:{{ $left }}"></i>@endif @endforeach
+                @foreach ($day->ribbon->ticks as [$left, $hour])@if ($hour)<i class="rule-half rule-hour" style="--l:{{ $left }}"></i>@endif @endforeach
                 @foreach ($day->ribbon->pieces as $piece)
                     <span @class(['piece', 'piece-own' => $piece->kind === 'block' && in_array($piece->id, $day->own, true), 'piece-late' => in_array($piece->id, $day->late, true) && $piece->kind === 'block', 'piece-meeting' => $piece->kind === 'meeting', 'piece-deep' => $piece->deep, 'piece-light' => $piece->kind === 'block' && ! $piece->deep, "piece-{$piece->state}" => $piece->state !== '', "hue-{$piece->hue}" => $piece->hue, "hatch-{$piece->hatching}" => $piece->hatching]) style="--l:{{ $piece->left }};--w:{{ $piece->width }}"></span>
                 @endforeach

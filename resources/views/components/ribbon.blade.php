@@ -5,7 +5,7 @@
     <div class="tape">
         <i class="line"></i>
         @foreach ($ribbon->open as [$left, $width])<i class="open" style="--l:{{ $left }};--w:{{ $width }}"></i>@endforeach
-        @foreach ($ribbon->ticks as [$left, $hour])<i class="tick @if ($hour) tick-hour @endif" style="--l:{{ $left }}"></i>@endforeach
+        @foreach ($ribbon->ticks as [$left, $hour])<i class="rule-half @if ($hour) rule-hour @endif" style="--l:{{ $left }}"></i>@endforeach
         @foreach ($ribbon->gaps as [$left, $width])<i class="gap" style="--l:{{ $left }};--w:{{ $width }}"></i>@endforeach
         @if ($ribbon->lunch !== null)<span class="lunch" style="--l:{{ $ribbon->lunch }}">lunch</span>@endif
         @foreach ($ribbon->pieces as $piece)
