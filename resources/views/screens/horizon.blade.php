@@ -37,6 +37,13 @@
             @foreach (array_filter([$crunches[0] ?? null, collect($crunches)->first(fn ($one) => abs($one->at[0] - $crunches[0]->at[0]) > 300)]) as $one)
                 <p @class(['curve-crunch', 'curve-crunch-right' => $one->at[0] > 400]) style="--l:{{ $one->at[0] }};--t:{{ $one->at[1] }}"><b>{{ $one->row->name }}</b><span>{{ $one->row->when }}: <strong class="coral">{{ Times::duration($one->missing) }} missing</strong></span>@if ($one->done)<small>{{ __('horizon.done_by', ['when' => $one->done]) }}</small>@endif</p>
             @endforeach
+            @if ($crunch && ($small = $curves->small()) !== null)
+                <svg class="curve-inset" viewBox="{{ implode(' ', $small) }}" preserveAspectRatio="none" aria-hidden="true">
+                    <polygon class="curve-ground" points="0,1000 {{ Curves::path($curves->demand) }} 1000,1000" />
+                    @foreach ($curves->over as $area)<polygon class="curve-over curve-over-plain" points="{{ Curves::path($area) }}" />@endforeach
+                    <polyline class="curve-demand" points="{{ Curves::path($curves->demand) }}" /><polyline class="curve-supply" points="{{ Curves::path($curves->supply) }}" />
+                </svg><span class="curve-inset-name" aria-hidden="true">{{ $crunch->row->when }}, enlarged</span>
+            @endif
             <span class="curves-now" style="--l:{{ $curves->now }}"><b>{{ $curves->nowLabel }}</b></span>
         </div>
         <div class="curves-days" aria-hidden="true">@foreach ($curves->days as $i => $day)<span @class(['curves-day', 'curves-day-odd' => $i % 2 === 1, 'curves-day-today' => $day['today'], 'curves-day-narrow' => $day['narrow']]) style="--l:{{ $day['left'] }};--w:{{ $day['width'] }}" data-day="{{ $day['day'] }}" title="{{ $day['title'] }}">{{ $day['label'] }}</span>@endforeach</div>
