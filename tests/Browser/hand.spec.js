@@ -18,7 +18,7 @@ const rows = (page) => page.locator('#inbox-title').locator('xpath=../..').locat
 /** Further delays and fields of the same kind are looked at with bin/test --long. */
 const long = Boolean(process.env.NEKTO_LONG)
 
-const slow = long ? test : test.skip
+const whole = long ? test : test.skip
 
 for (const milliseconds of long ? [0, 300, 2000] : [300]) {
     test.describe(`answers after ${milliseconds} ms`, () => {
@@ -199,7 +199,7 @@ test.describe('typed text is untouchable', () => {
         await expect(page.locator('#lines-error')).toBeVisible()
     })
 
-    slow('two megabytes into any field are kept, said, and lost nowhere', async ({ page }) => {
+    whole('two megabytes into any field are kept, said, and lost nowhere', async ({ page }) => {
         const long = 'x'.repeat(2_000_000)
         for (const [address, field] of [['/gather', '#entry textarea'], ['/tasks/1', '[name=note]'], ['/close', '#went_well']]) {
             await page.goto(address)
