@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'lies' => '{0} lies :times|[1,*] lies :times and :count times more',
     'asked_since' => 'asked :day',
     'ask_again' => 'asked about again :day',
     'step_before' => 'the step before it',

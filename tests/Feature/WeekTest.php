@@ -37,6 +37,15 @@ final class WeekTest extends FeatureTestCase
     }
 
     #[Test]
+    public function a_task_says_where_it_lies_beyond_today(): void
+    {
+        $task = $this->task('Captions', 180, dueOn: '2026-03-16');
+        $this->block($task, '2026-03-12 11:00', '2026-03-12 12:30');
+        $this->block($task, '2026-03-13 13:30', '2026-03-13 15:00');
+        $this->get("/tasks/{$task->id}")->assertSeeText('lies Thu 12, 11:00 and Fri 13, 13:30');
+    }
+
+    #[Test]
     public function weeks_begin_where_the_person_says_and_odd_dates_are_none(): void
     {
         $this->get('/week/2026-03-15')->assertSeeText('9 to 15 March');

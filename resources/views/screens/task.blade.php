@@ -39,7 +39,8 @@
         </div>
     </div>
     @if ($days !== [])<section aria-label="When" class="task-tape"><x-day-tape :days="$days" label="From today to its date" />
-        <p class="tape-says soft">@foreach ($gone as $one)<span>{{ $one['when'] }}: {{ $one['what'] }}</span>@endforeach
+        @php $ahead = $blocks->filter(fn ($block) => $block->isAhead($now))->sortBy('starts_at')->values(); @endphp
+        <p class="tape-says soft">@if ($ahead->isNotEmpty())<span class="strong">{{ trans_choice('task.lies', max(0, count($ahead) - 4), ['times' => $ahead->take(4)->map(fn ($block) => Times::when($person, $block->starts_at, $now))->join(', ', count($ahead) > 4 ? ', ' : ' and ')]) }}</span>@endif @foreach ($gone as $one)<span>{{ $one['when'] }}: {{ $one['what'] }}</span>@endforeach
             @if ($slack && $slack->late > 0)<span class="coral">late by {{ Times::lateness($slack->late) }} by this plan</span>@elseif ($slack && $slack->dated)<span class="strong">slack {{ Times::duration($slack->minutes) }} of open time</span>@endif
             @if ($chance !== null)<span class="strong">{{ App\Wording\Figures::chance($chance) }}</span>@endif</p></section>@endif
     <div class="task-grid">
