@@ -52,6 +52,9 @@ final class Desk
 
     private ?Milestones $milestones = null;
 
+    /** @var array<int, int>|null minutes by task */
+    private ?array $begunLate = null;
+
     private ?User $user = null;
 
     private ?Lens $lens = null;
@@ -66,8 +69,16 @@ final class Desk
 
     public function forget(): void
     {
-        $this->time = $this->near = $this->planned = $this->open = $this->areas = $this->lens = $this->milestones = null;
+        $this->time = $this->near = $this->planned = $this->open = $this->areas = $this->lens = $this->milestones = $this->begunLate = null;
         $this->tasks = $this->blocks = $this->days = $this->kept = [];
+    }
+
+    /** Minutes of a task's work that no block stands for: of what is to plan, without what is laid out and to come, no further than until if that is said. */
+    public function unplaced(Candidate $one, int $until = PHP_INT_MAX): int
+    {
+        $this->begunLate ??= Blocks::begunLate($this->user(), $this->blocksOn($this->today())->toBase(), $this->now);
+
+        return max(0, $one->toPlan - $this->planned()->minutesAhead($one->id, Moments::minute($this->now), $until) - ($until > Moments::minute($this->now) ? $this->begunLate[$one->id] ?? 0 : 0));
     }
 
     public function milestones(): Milestones

@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Screens\Week;
 
 use App\Models\User;
-use App\Rows\Blocks;
 use App\Rows\Candidate;
 use App\Rows\Desk;
-use App\Time\Moments;
 use App\Wording\Times;
 use Nekto\Core\Task\Demand;
 
@@ -27,12 +25,10 @@ final readonly class NoPlace
 
     public static function of(Desk $desk): self
     {
-        $now = Moments::minute($desk->now);
-        $late = Blocks::begunLate($desk->user(), $desk->blocksOn($desk->today())->toBase(), $desk->now);
         $missing = [];
         $all = $desk->open()->weighed()->filter(static fn (Candidate $one): bool => $one->toPlan > 0 && $one->isNext && $desk->lens()->holdsArea($one->area));
         foreach ($all as $one) {
-            $left = $one->toPlan - $desk->planned()->minutesAhead($one->id, $now) - ($late[$one->id] ?? 0);
+            $left = $desk->unplaced($one);
             $left > 0 && $missing[$one->id] = $left;
         }
         $order = array_keys($missing);

@@ -8,7 +8,6 @@ use App\Models\Block;
 use App\Models\BlockState;
 use App\Models\Task;
 use App\Models\User;
-use App\Rows\Blocks;
 use App\Rows\Candidate;
 use App\Rows\Desk;
 use App\Rows\Picks;
@@ -44,8 +43,7 @@ final readonly class WeekPlanScreen
         $last = $first->plusDays(WeekScreen::DAYS - 1);
         $end = $this->desk->time()->zone->day($last)->end;
         $begin = $this->desk->time()->zone->day($first)->start;
-        $late = $first->number > $this->desk->today()->number ? Blocks::begunLate($user, $this->desk->blocksOn($this->desk->today())->toBase(), $now) : [];
-        $left = $this->desk->open()->weighed()->map(fn (Candidate $one): int => $one->toPlan - $this->desk->planned()->minutesAhead($one->id, Moments::minute($now), $begin) - ($late[$one->id] ?? 0))->all(); // what is laid out before it is done by then
+        $left = $this->desk->open()->weighed()->map(fn (Candidate $one): int => $this->desk->unplaced($one, $begin))->all(); // what is laid out before it is done by then
         $candidates = $this->desk->open()->weighed()->filter(fn (Candidate $one): bool => $one->isNext && $left[$one->id] > 0 && $this->desk->lens()->holdsArea($one->area));
         $tasks = $this->desk->tasks($candidates->keys()->all());
         $groups = $this->groups($user, $candidates, $tasks, $end, $first);

@@ -7,7 +7,6 @@ namespace App\Screens\WhatIf;
 use App\Models\Block;
 use App\Models\User;
 use App\Planning\Prospects;
-use App\Rows\Blocks;
 use App\Rows\Candidate;
 use App\Rows\DayWork;
 use App\Rows\Desk;
@@ -124,10 +123,7 @@ final readonly class WhatIfScreen
     /** Minutes of due work in these hours that have no place yet: they come first. */
     private function unplaced(int $set): int
     {
-        $minute = Moments::minute($this->desk->now);
-        $late = Blocks::begunLate($this->desk->user(), $this->desk->blocksOn($this->desk->today())->toBase(), $this->desk->now);
-
-        return (int) $this->desk->open()->weighed()->filter(static fn (Candidate $one): bool => $one->set === $set && $one->due !== null)->sum(fn (Candidate $one): int => max(0, $one->toPlan - $this->desk->planned()->minutesAhead($one->id, $minute) - ($late[$one->id] ?? 0)));
+        return (int) $this->desk->open()->weighed()->filter(static fn (Candidate $one): bool => $one->set === $set && $one->due !== null)->sum($this->desk->unplaced(...));
     }
 
     /** @return list<PromiseRow> by day */
