@@ -34,7 +34,19 @@ final class HorizonTest extends FeatureTestCase
         // 744 can be carried until Thursday evening; 780 are due by then: 36 are missing.
         $this->get('/horizon')->assertSeeText('One crunch.')->assertSeeTextInOrder(['Thu 12', 'Captions; Proofs', '13 h 00', '12 h 24', '−36 min', '105 %', 'Ways out of 36 min', 'Due then: Captions 8 h 00, Proofs 5 h 00.'])->assertSee('class="curve-over"', false);
         $this->get('/horizon?ways=1')->assertSeeTextInOrder(['Cut Captions by 40 min', '40 min of high work are not done', 'Open Office hours', '1 h 30 of your own time', 'Side by side', '160', '720', '1920']);
-        $this->get('/week')->assertOk();
+        $ways = static fn (string $page): array => preg_match_all('/change=way&amp;way=([a-z_0-9:%A]+)/', $page, $found) > 0 ? array_map(urldecode(...), $found[1]) : [];
+        self::assertSame($ways((string) $this->get('/shape?ways=1')->getContent()), $ways((string) $this->get('/horizon?ways=1')->getContent()), 'the same that Shape offers');
+    }
+
+    #[Test]
+    public function ways_also_lead_through_what_is_due_before(): void
+    {
+        $this->task('Lists', 300, Importance::Low, dueOn: '2026-03-11');
+        $this->task('Captions', 500, Importance::Vital, dueOn: '2026-03-12');
+        $this->post('/plan/lay-out');
+
+        $page = $this->get('/horizon?ways=1')->assertSeeText('Cut Lists by');
+        self::assertSame((string) preg_match_all('/way=cut/', (string) $this->get('/shape?ways=1')->getContent()), (string) preg_match_all('/way=cut/', (string) $page->getContent()));
     }
 
     #[Test]

@@ -14,14 +14,15 @@ use App\Rows\Candidates;
 use App\Rows\Desk;
 use App\Rows\OpenTasks;
 use App\Rows\WhatIf;
+use App\Screens\Shape\CrunchLine;
 use App\Screens\Shape\CrunchWays;
+use App\Screens\Shape\LateLine;
 use App\Screens\Task\TaskForesight;
 use App\Time\Moments;
 use App\Wording\Dates;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
-use Nekto\Core\Prospect\DuePoint;
 use Nekto\Core\Time\IntervalSet;
 use Nekto\Core\Time\LocalDay;
 
@@ -267,12 +268,15 @@ final readonly class HorizonScreen
         return $crunches;
     }
 
-    private function ways(Crunch $crunch): CrunchWays
+    /** The same that Shape offers for that date. */
+    private function ways(Crunch $crunch): ?CrunchWays
     {
-        $row = $crunch->row;
-        $late = count(array_filter($this->prospects->slacks($this->desk->user(), $this->desk->now)->late, static fn (int $minutes): bool => $minutes > 0));
+        $open = $this->desk->open()->weighed();
+        $tight = $open->only(array_column($crunch->row->tasks, 'id'))->sortBy(static fn (Candidate $one): int => $one->demand?->room() ?? 0)->first();
+        $point = $tight === null ? null : CrunchLine::point($tight, $open);
+        [$late] = LateLine::among($this->desk, $this->desk->open()->all(), $this->prospects->slacks($this->desk->user(), $this->desk->now));
 
-        return CrunchWays::of($this->desk, $this->problems, new DuePoint((string) $row->set, $row->due, $row->demand, $row->supply, array_map(static fn (array $one): string => (string) $one['id'], $row->tasks)), $late);
+        return $point === null ? null : CrunchWays::of($this->desk, $this->problems, $point, $late->count());
     }
 
     private static function moved(Task $task, LocalDay $day, CarbonImmutable $now): WhatIf

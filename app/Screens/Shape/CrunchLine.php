@@ -38,17 +38,36 @@ final readonly class CrunchLine
         if ($short === null || $short->demand === null) {
             return null;
         }
-        $competing = $open->filter(static fn (Candidate $one): bool => $one->set === $short->set && $one->due !== null && $one->due <= $short->due && $one->toPlan > 0)->sortByDesc('toPlan');
+        $competing = self::competing($short, $open);
         $named = $competing->take(self::NAMED);
         $rows = $desk->tasks([...$named->pluck('id')->all(), $short->id]);
         $tasks = array_values($named->map(static fn (Candidate $one): array => ['task' => $one->id, 'title' => $rows[$one->id]->shortTitle(), 'minutes' => Times::duration($one->toPlan)])->all());
 
         return new self(
-            new DuePoint((string) $short->set, (int) $short->due, $short->demand->demand, $short->demand->supply, array_values($competing->map(static fn (Candidate $one): string => (string) $one->id)->all())),
+            self::point($short, $open) ?? throw new \LogicException('It is due.'),
             Times::due($desk->user(), (int) $short->due, $rows[$short->id]->due_at !== null, $desk->now),
             $tasks,
             $competing->count() - count($tasks),
         );
+    }
+
+    /**
+     * The due date of a task with all that competes for the time until then; null if it has none.
+     *
+     * @param  Collection<int, Candidate>  $open  tasks by id
+     */
+    public static function point(Candidate $one, Collection $open): ?DuePoint
+    {
+        return $one->due === null || $one->demand === null ? null : new DuePoint((string) $one->set, $one->due, $one->demand->demand, $one->demand->supply, array_values(self::competing($one, $open)->map(static fn (Candidate $other): string => (string) $other->id)->all()));
+    }
+
+    /**
+     * @param  Collection<int, Candidate>  $open
+     * @return Collection<int, Candidate> due by then in the same hours, the longest first
+     */
+    private static function competing(Candidate $short, Collection $open): Collection
+    {
+        return $open->filter(static fn (Candidate $one): bool => $one->set === $short->set && $one->due !== null && $one->due <= $short->due && $one->toPlan > 0)->sortByDesc('toPlan');
     }
 
     /** A duration that no line ends within. */
