@@ -39,11 +39,10 @@ final readonly class BalanceDays
         for ($day = $first; $day->number <= $last->number; $day = $day->plusDays(1)) {
             $time = $loaded->time->covers($day) ? $loaded->time->on($day) : $this->desk->timeOn($day);
             $work = DayWork::of($time, $day, $this->desk->blocksOn($day)->toBase());
-            $mine = DayWork::of($time, $day, $movable->filter(static fn (Block $block): bool => $time->zone->dayOf(RowMapper::start($block))->equals($day)));
-            foreach ($work->sets as $id => $set) {
-                $lines[$id][$day->number] = $set->load->loadLine - $set->minutes + $mine->sets[$id]->minutes;
+            [$room, $deep[$day->number]] = $work->roomFor($movable->filter(static fn (Block $block): bool => $time->zone->dayOf(RowMapper::start($block))->equals($day)));
+            foreach ($room as $set => $minutes) {
+                $lines[$set][$day->number] = $minutes;
             }
-            $deep[$day->number] = $user->deep_limit - $work->deep + $mine->deep;
         }
         $picks = new Picks($user, $today);
         $promised = array_column($this->desk->kept($today)[0]->tasks ?? [], 'task', 'task');

@@ -39,6 +39,25 @@ final readonly class DayWork
     }
 
     /**
+     * Minutes that some of the day's blocks may take: what is under the lines and the deep limit without them.
+     *
+     * @param  Collection<int, Block>  $some  of the day's, not anchored
+     * @return array{array<int, int>, int} by set of hours, and deep ones; negative where the others are too much
+     */
+    public function roomFor(Collection $some): array
+    {
+        $lines = array_map(static fn (SetWork $set): int => $set->load->loadLine - $set->minutes, $this->sets);
+        $deep = $this->deepLimit - $this->deep;
+        foreach ($some as $block) {
+            $minutes = RowMapper::time($block)->length();
+            $lines[$block->task->hoursSet()] += $minutes;
+            $deep += self::isDeep($block) ? $minutes : 0;
+        }
+
+        return [$lines, $deep];
+    }
+
+    /**
      * Blocks that the day's load line is asked about.
      *
      * @param  Collection<int, Block>  $blocks

@@ -116,12 +116,34 @@ final readonly class Picks
      */
     public function withoutTime(LocalDay $day, Collection $blocks, CarbonImmutable $now): Collection
     {
-        if ($day->number < $this->today->number) {
-            return new Collection;
-        }
-        $timed = $blocks->reject(static fn (Block $block): bool => $block->state === BlockState::Passed)->pluck('task_id')->unique()->all();
+        return $this->withoutTimes([$day], static fn (): Collection => $blocks, $now)[$day->number] ?? new Collection;
+    }
 
-        return $this->of($this->user->tasks()->plannable()->getQuery(), $day)->whereNotIn('tasks.id', $timed)->counted($now)->with('area')->orderByDesc('importance')->orderBy('id')->get()->toBase();
+    /**
+     * The same of several days.
+     *
+     * @param  non-empty-list<LocalDay>  $days  one after another
+     * @param  \Closure(LocalDay): Collection<int, Block>  $blocksOn
+     * @return array<int, Collection<int, Task>> by the day's number
+     */
+    public function withoutTimes(array $days, \Closure $blocksOn, CarbonImmutable $now): array
+    {
+        [$first, $last] = [max($days[0]->number, $this->today->number), $days[count($days) - 1]->number];
+        if ($last < $this->today->number) {
+            return [];
+        }
+        $from = $first === $this->today->number && $this->user->carry_picks ? '' : (new LocalDay($first))->asString(); // what is left over stands for today
+        $timed = $without = [];
+        foreach ($this->user->tasks()->plannable()->where('picked_on', '>=', $from)->where('picked_on', '<=', (new LocalDay($last))->asString())->counted($now)->with('area')->orderByDesc('importance')->orderBy('id')->get() as $task) {
+            $day = $this->day($task);
+            if ($day === null || $day->number < $first) {
+                continue;
+            }
+            $timed[$day->number] ??= $blocksOn($day)->reject(static fn (Block $block): bool => $block->state === BlockState::Passed)->pluck('task_id')->flip()->all();
+            isset($timed[$day->number][$task->id]) || $without[$day->number][] = $task;
+        }
+
+        return array_map(static fn (array $some): Collection => new Collection($some), $without);
     }
 
     /**

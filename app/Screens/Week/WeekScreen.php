@@ -157,30 +157,18 @@ final readonly class WeekScreen
     }
 
     /**
-     * @param  list<LocalDay>  $days
+     * @param  non-empty-list<LocalDay>  $days
      * @return array<int, list<array{task: int, title: string, minutes: int}>> by the day's number
      */
     private function untimed(User $user, array $days, CarbonImmutable $now): array
     {
         $picks = new Picks($user, $this->desk->today());
-        $picked = $picks->withLeftOvers($user->tasks()->plannable()->getQuery())->orWhere(static fn ($one) => $one->where('tasks.user_id', $user->id)->plannable()->whereBetween('picked_on', [$days[0]->asString(), $days[count($days) - 1]->asString()]))
-            ->counted($now)->orderByDesc('importance')->orderBy('id')->get();
         $untimed = [];
-        foreach ($picked as $task) {
-            $day = $picks->day($task->setRelation('user', $user));
-            if ($day === null || $day->number < $this->desk->today()->number || $day->number < $days[0]->number || $day->number > $days[count($days) - 1]->number || self::hasTime($task, $this->desk->blocksOn($day)->toBase())) {
-                continue;
-            }
-            $untimed[$day->number][] = ['task' => $task->id, 'title' => $task->shortTitle(), 'minutes' => $picks->minutes($task, $day, $now)];
+        foreach ($picks->withoutTimes($days, fn (LocalDay $day): Collection => $this->desk->blocksOn($day)->toBase(), $now) as $number => $tasks) {
+            $untimed[$number] = array_values($tasks->map(static fn (Task $task): array => ['task' => $task->id, 'title' => $task->shortTitle(), 'minutes' => $picks->minutes($task, new LocalDay($number), $now)])->all());
         }
 
         return $untimed;
-    }
-
-    /** @param  Collection<int, Block>  $blocks */
-    private static function hasTime(Task $task, Collection $blocks): bool
-    {
-        return $blocks->contains(static fn (Block $block): bool => $block->task_id === $task->id && $block->state !== BlockState::Passed);
     }
 
     /** @return Collection<int, Entry> */

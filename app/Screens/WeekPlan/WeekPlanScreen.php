@@ -99,11 +99,10 @@ final readonly class WeekPlanScreen
         foreach ($rows as $row) {
             $day = $row->day->number;
             $moves = $this->desk->blocksOn($row->day)->toBase()->filter(fn (Block $block): bool => isset($own[$block->task_id]) && $block->isAhead($this->desk->now) && ! $block->isFixed($this->desk->now));
-            $minutes = static fn (Collection $some): int => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length());
-            foreach ($row->work->sets as $set => $work) {
-                $lines[$set][$day] = $work->load->loadLine - $work->minutes + $minutes($moves->filter(static fn (Block $block): bool => $block->task->hoursSet() === $set));
+            [$room, $deep[$day]] = $row->work->roomFor($moves);
+            foreach ($room as $set => $minutes) {
+                $lines[$set][$day] = $minutes;
             }
-            $deep[$day] = $row->work->deepLimit - $row->work->deep + $minutes($moves->filter(static fn (Block $block): bool => $block->task->demand === Demand::Deep));
         }
 
         return [$lines, $deep];
