@@ -1,3 +1,5 @@
+import { dropLines } from './dropLines.js'
+
 /** After so many milliseconds of rest the plan is asked what the drop would do. */
 const REST = 120
 
@@ -80,7 +82,7 @@ export default class Preview {
             this.sheet.append(this.note)
         }
         this.note.style.top = `${at * Number(this.root.dataset.scale)}px`
-        this.note.replaceChildren(...this.lines(says))
+        this.note.replaceChildren(...dropLines(says))
         this.sheet.querySelectorAll('.gives-way').forEach((one) => one.classList.remove('gives-way'))
         for (const move of says.moves ?? []) {
             this.sheet.querySelectorAll(`a[data-task="${move.task}"]`).forEach((one) => one !== piece && one.classList.add('gives-way'))
@@ -88,18 +90,6 @@ export default class Preview {
         if (says.gauge) {
             this.put(says)
         }
-    }
-
-    lines(says) {
-        const words = says.refused !== undefined
-            ? [says.refused]
-            : [...says.late, ...(says.estimate ? [says.estimate] : []), ...says.moves.map((move) => `${move.title} → ${move.to}`), ...(says.more ? [`and ${says.more} more`] : [])]
-        return (words.length ? words : ['nothing gives way']).map((text, i) => {
-            const line = document.createElement('p')
-            line.textContent = text
-            line.classList.toggle('coral', says.refused !== undefined || i < says.late.length)
-            return line
-        })
     }
 
     put(says) {

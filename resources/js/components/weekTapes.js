@@ -1,6 +1,7 @@
 import { clock, plain } from '../page/clock.js'
 import { ask } from '../page/exchange.js'
 import { post } from '../page/forms.js'
+import { dropLines } from './dropLines.js'
 
 const STEP = 5
 
@@ -172,22 +173,11 @@ export default () => ({
         this.note.setAttribute('aria-live', 'polite')
         this.note.classList.toggle('week-note-left', this.held.at > this.from() + 0.6 * this.length())
         this.ghost.append(this.note)
-        this.note.replaceChildren(...this.lines(says))
+        this.note.replaceChildren(...dropLines(says))
         this.$root.querySelectorAll('.week-gives-way').forEach((one) => one.classList.remove('week-gives-way'))
         for (const move of says.moves ?? []) {
             this.week.querySelectorAll(`[data-task="${move.task}"]`).forEach((one) => one !== this.held.piece && one.classList.add('week-gives-way'))
         }
-    },
-    lines(says) {
-        const words = says.refused !== undefined
-            ? [says.refused]
-            : [...says.late, ...(says.estimate ? [says.estimate] : []), ...says.moves.map((move) => `${move.title} → ${move.to}`), ...(says.more ? [`and ${says.more} more`] : [])]
-        return (words.length ? words : ['nothing gives way']).map((text, i) => {
-            const line = document.createElement('p')
-            line.textContent = text
-            line.classList.toggle('coral', says.refused !== undefined || i < says.late.length)
-            return line
-        })
     },
     set() {
         if (!this.held) {
