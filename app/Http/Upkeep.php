@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Habits\HabitWeeks;
 use App\Models\User;
 use App\Planning\Mend;
 use App\Planning\TakeDay;
@@ -19,7 +20,7 @@ use Illuminate\Support\Facades\View;
  */
 final readonly class Upkeep
 {
-    public function __construct(private Mend $mend, private ComeBack $comeBack) {}
+    public function __construct(private Mend $mend, private ComeBack $comeBack, private HabitWeeks $habits) {}
 
     /**
      * True if the plan was mended.
@@ -35,7 +36,9 @@ final readonly class Upkeep
             TakeDay::begun($user, $now);
             ($this->comeBack)($user, $now);
 
-            return ($this->mend)($user, $now, $time === null ? null : $time()) !== null;
+            $isNew = ($this->habits)($user, $now) !== null;
+
+            return ($this->mend)($user, $now, $time === null ? null : $time()) !== null || $isNew;
         } catch (\Throwable $error) {
             report($error);
             View::share('notMended', __('plan.not_mended'));

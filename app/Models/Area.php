@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $hours_set_id
  * @property string $name
  * @property string $hue
+ * @property string|null $prompt what the weekly review asks of it; null: what it asks of any
+ * @property bool $private left out of reports
  */
 final class Area extends Model
 {
@@ -23,5 +25,13 @@ final class Area extends Model
     /** The eight muted hues, in the order in which areas get them. */
     public const HUES = ['river', 'ochre', 'plum', 'steel', 'clay', 'olive', 'heather', 'slate'];
 
-    protected $fillable = ['group_id', 'name', 'hue', 'hours_set_id', 'position'];
+    protected $fillable = ['group_id', 'name', 'hue', 'hours_set_id', 'position', 'prompt', 'private'];
+
+    protected $attributes = ['prompt' => null, 'private' => false];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['private' => 'boolean'];
+    }
 }

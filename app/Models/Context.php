@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $user_id
  * @property string $name
  * @property int $position
+ * @property bool $private left out of reports
  */
 final class Context extends Model
 {
@@ -20,5 +21,13 @@ final class Context extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['name', 'position'];
+    protected $fillable = ['name', 'position', 'private'];
+
+    protected $attributes = ['private' => false];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['private' => 'boolean'];
+    }
 }

@@ -38,10 +38,14 @@ enum RevisionCause: string
     case Imported = 'imported';
     case Fetched = 'fetched';
     case Rested = 'rested';
+    case Habits = 'habits';
+    case Step = 'step';
+    case Goal = 'goal';
+    case Report = 'report';
     case MendTaken = 'mend_taken';
     case Undone = 'undone';
 
-    public const AUTOMATIC = [self::Mended, self::Fetched, self::Rested];
+    public const AUTOMATIC = [self::Mended, self::Fetched, self::Rested, self::Habits];
 
     /** True where nobody pressed anything. */
     public function isAutomatic(): bool

@@ -51,7 +51,8 @@ use Nekto\Core\Task\Left;
  * @property int|null $section_id
  * @property int|null $hours_set_id null: the area's
  * @property int|null $repeat_id
- * @property string|null $occurs_on Y-m-d, which of its occurrences it is
+ * @property string|null $occurs_on Y-m-d, which of its occurrences it is; of a habit's, the first day of its week
+ * @property int|null $habit_id of which it is one of the times
  * @property int $position among its project's tasks
  * @property string|null $picked_on Y-m-d
  * @property bool $key
@@ -82,14 +83,14 @@ final class Task extends Model
     protected $fillable = [
         'area_id', 'title', 'short', 'note', 'stage', 'source', 'typed', 'importance', 'push', 'due_on', 'due_at', 'due_hard',
         'not_before', 'estimate', 'said', 'said_at', 'by_steps', 'estimate_begun', 'min_chunk', 'max_chunk', 'demand', 'carried', 'done_at', 'project_id', 'section_id',
-        'hours_set_id', 'repeat_id', 'occurs_on', 'position', 'picked_on', 'key', 'set_at', 'part', 'splits', 'waiting_for', 'waiting_since',
+        'hours_set_id', 'repeat_id', 'habit_id', 'occurs_on', 'position', 'picked_on', 'key', 'set_at', 'part', 'splits', 'waiting_for', 'waiting_since',
         'ask_on', 'return_on', 'origin', 'created_at',
     ];
 
     /** The columns' own defaults, so that a new task can be looked at before it is read back. */
     protected $attributes = [
         'stage' => 'inbox', 'source' => 'typed', 'push' => 0, 'due_hard' => false, 'min_chunk' => 15, 'max_chunk' => 120,
-        'demand' => 'light', 'carried' => 0, 'said' => null, 'said_at' => null, 'by_steps' => false, 'estimate_begun' => null, 'expected' => null, 'project_id' => null, 'section_id' => null, 'hours_set_id' => null, 'repeat_id' => null, 'occurs_on' => null,
+        'demand' => 'light', 'carried' => 0, 'said' => null, 'said_at' => null, 'by_steps' => false, 'estimate_begun' => null, 'expected' => null, 'project_id' => null, 'section_id' => null, 'hours_set_id' => null, 'repeat_id' => null, 'habit_id' => null, 'occurs_on' => null,
         'position' => 0, 'picked_on' => null, 'key' => false, 'set_at' => null, 'part' => null, 'splits' => true, 'waiting_for' => null,
         'waiting_since' => null, 'ask_on' => null, 'return_on' => null, 'origin' => null,
     ];
@@ -264,6 +265,7 @@ final class Task extends Model
             'project_id' => 'integer',
             'section_id' => 'integer',
             'hours_set_id' => 'integer',
+            'habit_id' => 'integer',
             'key' => 'boolean',
             'splits' => 'boolean',
             'by_steps' => 'boolean',

@@ -33,7 +33,7 @@ use Nekto\Core\Plan\DayBegins;
  * @property bool $single_keys
  * @property bool $month_first 3/4 is the fourth of March
  * @property bool $mend_asks what mending would move is shown first
- * @property string $reminds what to be reminded of: meetings, blocks, due, waiting, close, with commas
+ * @property string $reminds what to be reminded of: meetings, blocks, due, waiting, close, review, report, with commas
  * @property int $remind_before minutes
  * @property bool $remind_mail by mail too
  * @property int|null $close_at minutes since local midnight
@@ -52,6 +52,9 @@ use Nekto\Core\Plan\DayBegins;
  * @property bool $twelve_hours 2:30 pm
  * @property string $dates in which language and order: a key of App\Wording\Dates
  * @property int $week_starts 1 Monday to 7 Sunday
+ * @property int|null $review_on the day of the weekly review, 1 Monday to 7 Sunday; null: none
+ * @property int $review_at minutes since local midnight
+ * @property bool $encourages a quiet line says what went well
  * @property int|null $lens_id the group that every screen is narrowed to
  * @property array<string, string>|null $first_day which of its steps are over, and how; null: all of it is
  * @property int|null $sample_of the account that looks at this sample
@@ -75,7 +78,7 @@ final class User extends Authenticatable
         'name', 'email', 'password', 'zone', 'margin_percent', 'buffer_before', 'buffer_after', 'lunch_from', 'lunch_to',
         'deep_limit', 'estimates', 'addresses', 'theme', 'single_keys', 'tempo', 'least_piece', 'offer_anew', 'day_begins', 'best_hours', 'month_first', 'carry_picks', 'mend_asks', 'reminds', 'remind_before',
         'remind_mail', 'close_at', 'sound', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after', 'morning_on',
-        'keys_most', 'ask_after', 'someday_after', 'morning_until', 'afternoon_until', 'sleep_from', 'sleep_to', 'twelve_hours', 'dates', 'week_starts', 'lens_id', 'first_day',
+        'keys_most', 'ask_after', 'someday_after', 'morning_until', 'afternoon_until', 'sleep_from', 'sleep_to', 'twelve_hours', 'dates', 'week_starts', 'review_on', 'review_at', 'encourages', 'lens_id', 'first_day',
     ];
 
     protected $hidden = ['password', 'remember_token', 'second_secret', 'recovery'];
@@ -85,9 +88,9 @@ final class User extends Authenticatable
         'second_secret' => null, 'second_since' => null, 'second_step' => null, 'recovery' => null, 'idle_minutes' => null, 'leaves_at' => null,
         'looked_after_at' => null, 'read_as' => null, 'zone' => 'UTC', 'margin_percent' => 20, 'buffer_before' => 0, 'buffer_after' => 0, 'lunch_from' => null,
         'lunch_to' => null, 'deep_limit' => 240, 'estimates' => 'typed', 'addresses' => '', 'theme' => 'auto', 'single_keys' => true, 'tempo' => 'calm', 'least_piece' => 30, 'offer_anew' => 480, 'day_begins' => 'pull', 'best_hours' => null, 'month_first' => false, 'carry_picks' => true,
-        'mend_asks' => false, 'reminds' => 'meetings,blocks,due,waiting,close', 'remind_before' => 5, 'remind_mail' => false, 'close_at' => 1035, 'sound' => true,
+        'mend_asks' => false, 'reminds' => 'meetings,blocks,due,waiting,close,review,report', 'remind_before' => 5, 'remind_mail' => false, 'close_at' => 1035, 'sound' => true,
         'rhythm_work' => null, 'rhythm_break' => 10, 'rhythm_long' => 30, 'rhythm_after' => 4, 'morning_on' => null,
-        'ask_after' => 7, 'someday_after' => null, 'keys_most' => 3, 'morning_until' => 720, 'afternoon_until' => 1080, 'sleep_from' => null, 'sleep_to' => null, 'twelve_hours' => false, 'dates' => 'en', 'week_starts' => 1, 'lens_id' => null, 'first_day' => null, 'sample_of' => null,
+        'ask_after' => 7, 'someday_after' => null, 'keys_most' => 3, 'morning_until' => 720, 'afternoon_until' => 1080, 'sleep_from' => null, 'sleep_to' => null, 'twelve_hours' => false, 'dates' => 'en', 'week_starts' => 1, 'review_on' => 5, 'review_at' => 1020, 'encourages' => true, 'lens_id' => null, 'first_day' => null, 'sample_of' => null,
     ];
 
     /** @return HasMany<HoursSet, $this> */
@@ -298,6 +301,42 @@ final class User extends Authenticatable
     public function lunchDays(): HasMany
     {
         return $this->hasMany(LunchDay::class);
+    }
+
+    /** @return HasMany<Cycle, $this> the newest first */
+    public function cycles(): HasMany
+    {
+        return $this->hasMany(Cycle::class)->orderByDesc('begins_on')->orderByDesc('id');
+    }
+
+    /** @return HasMany<Goal, $this> */
+    public function goals(): HasMany
+    {
+        return $this->hasMany(Goal::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<GoalStep, $this> */
+    public function goalSteps(): HasMany
+    {
+        return $this->hasMany(GoalStep::class)->orderBy('week_on')->orderBy('id');
+    }
+
+    /** @return HasMany<Habit, $this> */
+    public function habits(): HasMany
+    {
+        return $this->hasMany(Habit::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Review, $this> the newest first */
+    public function reviews(): HasMany
+    {
+        return $this->hasMany(Review::class)->orderByDesc('week_on');
+    }
+
+    /** @return HasMany<Report, $this> */
+    public function reports(): HasMany
+    {
+        return $this->hasMany(Report::class)->orderBy('position')->orderBy('id');
     }
 
     /** Where something new goes that says no area: the first; while the person looks through a lens, the first that it lets through. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Models\Block;
+use App\Models\Habit;
 use App\Models\Task;
 use App\Rows\Milestones;
 use App\Rows\Picks;
@@ -23,6 +24,8 @@ final readonly class PlanRows
      * @param  Collection<int, Block>  $worked  today's that are done or worked in part, with their tasks' hours
      * @param  array<int, CarbonImmutable>  $workedUntil  how far blocks that went by were worked in, by the block's id
      * @param  array<int, int>  $workedIn  minutes worked in blocks that are on, by the block's id
+     * @param  Collection<int, Habit>  $habits  by id, those of tasks that are to be planned
+     * @param  array<int, list<int>>  $habitDays  numbers of the local days on which each was done of late, by the habit's id
      */
     public function __construct(
         public CarbonImmutable $now,
@@ -36,5 +39,7 @@ final readonly class PlanRows
         public array $workedIn = [],
         public array $workedUntil = [],
         public ?Milestones $milestones = null,
+        public Collection $habits = new Collection,
+        public array $habitDays = [],
     ) {}
 }

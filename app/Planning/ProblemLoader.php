@@ -59,8 +59,9 @@ final readonly class ProblemLoader
         $blocks = $user->blocks()->planned()->orderBy('starts_at')->get()->filter(static fn (Block $block): bool => $tasks->has($block->task_id))
             ->each(static fn (Block $block): Block => $block->setRelation('task', $tasks[$block->task_id] ?? throw new \LogicException('Filtered before.')))->values();
         $running = $user->entries()->whereNull('ends_at')->whereNotNull('block_id')->value('block_id');
+        $habits = HabitProblem::rows($user, $tasks);
 
-        return new PlanRows($now, $time, $tasks, $blocks, $running === null ? null : $blocks->firstWhere('id', $running), Steps::of($user), new Picks($user, $today), $this->workedToday($user, $time, $now), Blocks::workedIn($user, $blocks, $now), Blocks::workedUntil($user, $blocks->filter(static fn (Block $block): bool => $block->hasPassed($now)), $now), Milestones::of($user));
+        return new PlanRows($now, $time, $tasks, $blocks, $running === null ? null : $blocks->firstWhere('id', $running), Steps::of($user), new Picks($user, $today), $this->workedToday($user, $time, $now), Blocks::workedIn($user, $blocks, $now), Blocks::workedUntil($user, $blocks->filter(static fn (Block $block): bool => $block->hasPassed($now)), $now), Milestones::of($user), $habits, HabitProblem::doneDays($user, $habits, $today));
     }
 
     /**
@@ -78,6 +79,7 @@ final readonly class ProblemLoader
         $spent = $rows->worked->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->sum(static fn (Block $block): int => RowMapper::time($block)->length()))->all();
         $ahead = $afresh ? collect() : $movable->filter(static fn (Block $block): bool => $block->isAhead($rows->now));
         $shortest = $ahead->groupBy('task_id')->map(static fn (Collection $some): int => (int) $some->min(static fn (Block $block): int => RowMapper::time($block)->length()))->all();
+        $habits = HabitProblem::of($rows, $left, $fixed);
         $limits = self::limits($rows, $fixed)->orAsLaid($rows->time, [...$ahead->map(self::taken(...))->all(), ...($afresh ? [] : self::looseToday($rows, $left, $fixed->concat($ahead)))]);
 
         return new LoadedProblem(new PlanningProblem(
@@ -87,13 +89,13 @@ final readonly class ProblemLoader
             step: Grid::STEP,
             hours: self::byName($rows->time->allHours()),
             busy: $rows->time->busy(),
-            tasks: array_values($rows->tasks->filter(static fn (Task $task): bool => $left[$task->id] > 0)
+            tasks: array_values($rows->tasks->filter(static fn (Task $task): bool => $left[$task->id] > 0 && ! isset($habits->free[$task->id]))
                 ->map(static fn (Task $task): CoreTask => self::task($task, $left, $rows, $spent[$task->id] ?? 0, $shortest[$task->id] ?? null))->all()),
             anchored: array_values(array_filter(self::coreBlocks($fixed, true), static fn (CoreBlock $block): bool => $left[(int) $block->task] > 0)),
             previous: $afresh ? [] : self::coreBlocks($movable, false),
             deepLimit: $limits->deep,
             hoursLimits: $limits->lines,
-            parts: $rows->time->user->dayParts(),
+            parts: $rows->time->user->dayParts() + $habits->parts,
             bestHours: $rows->time->bestHours(),
             deepOnly: $rows->time->deepOnly()->intervals === [] ? null : $rows->time->deepOnly(),
             tempo: Tempo::from($rows->time->user->tempo),
@@ -103,6 +105,7 @@ final readonly class ProblemLoader
             begins: $rows->time->user->day_begins,
             pulls: $afresh || $laidOut !== null ? $this->pulls($rows) : [],
             laidOut: $laidOut?->number,
+            habits: $habits->habits,
         ), $rows->time, $rows->tasks, $movable, $rows->running === null ? null : (string) $rows->running->task_id);
     }
 

@@ -13,6 +13,7 @@ use App\Undo\Journal;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Plan\PlanDifference;
 use Nekto\Core\Planning\Planner;
+use Nekto\Core\Planning\Promises\HabitTasks;
 use Nekto\Core\Prospect\Outcome;
 use Nekto\Core\Time\LocalDay;
 
@@ -56,7 +57,7 @@ final readonly class Replan
 
             Prospects::keep($user, $loaded->problem, $plan);
 
-            return new Changed($this->names->of((new PlanDifference($calm->problem, $plan))->moves(), $loaded, $cause), Lateness::becoming($was, $calm, new Outcome($loaded->problem, $plan)));
+            return new Changed($this->names->of((new PlanDifference((new HabitTasks($calm->problem))->problem, $plan))->moves(), $loaded, $cause), Lateness::becoming($was, $calm, new Outcome($loaded->problem, $plan)));
         });
     }
 
@@ -101,7 +102,7 @@ final readonly class Replan
         $calm = $this->problems->problem($rows);
         $plan = $this->planner->plan($calm->problem);
 
-        return new Changed($this->names->of((new PlanDifference($calm->problem, $plan))->moves(), $calm, RevisionCause::Changed), Lateness::becoming($was, $calm, new Outcome($calm->problem, $plan)));
+        return new Changed($this->names->of((new PlanDifference((new HabitTasks($calm->problem))->problem, $plan))->moves(), $calm, RevisionCause::Changed), Lateness::becoming($was, $calm, new Outcome($calm->problem, $plan)));
     }
 
     /** True once a person's work has been laid out: from then on the plan looks after itself. */

@@ -134,6 +134,11 @@ final class AppServiceProvider extends ServiceProvider
             'repeat' => static fn (User $user) => $user->repeats(),
             'project' => static fn (User $user) => $user->projects(),
             'section' => static fn (User $user) => $user->sections()->whereHas('project'), // of one that was let go nothing can be changed
+            'goal' => static fn (User $user) => $user->goals(),
+            'step' => static fn (User $user) => $user->goalSteps(),
+            'cycle' => static fn (User $user) => $user->cycles(),
+            'habit' => static fn (User $user) => $user->habits(),
+            'report' => static fn (User $user) => $user->reports(),
             'saved' => static fn (User $user) => $user->savedViews(),
             'area' => static fn (User $user) => $user->areas(),
             'entry' => static fn (User $user) => $user->entries(),

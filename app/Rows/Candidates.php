@@ -25,6 +25,9 @@ use Nekto\Core\Time\IntervalSet;
 /** Pressure, room and pull of a person's open tasks, in one query. Rows are read bare: of hundreds only a few are shown. */
 final class Candidates
 {
+    /** Of a habit's times the first that its week allows is a candidate, and the others behind it; any other task. */
+    private const NEXT_TIME = '(tasks.habit_id is null or not exists (select 1 from tasks as earlier_time where earlier_time.habit_id = tasks.habit_id and earlier_time.done_at is null and earlier_time.deleted_at is null and earlier_time.id < tasks.id))';
+
     /**
      * Due dates beyond what the desk has read are measured against the time it has.
      *
@@ -52,12 +55,12 @@ final class Candidates
                 (int) $row->carried,
                 $row->due,
                 $demand,
-                Pull::of($importance, $demand?->pressure(), Push::from((int) $row->push), intdiv($minute - Moments::stored($row->created_at), 1440)),
-                ! isset($steps->before[$row->id]),
+                Pull::of($importance, $demand?->pressure(), Push::from((int) $row->push), intdiv($minute - Moments::stored($row->created_at), 1440), (bool) $row->step),
+                ! isset($steps->before[$row->id]) && (bool) $row->next_time,
                 (int) $row->hours_set_id,
                 (int) $row->area_id,
             );
-        }, static fn (array $sets): JointSupply => new JointSupply(array_map(static fn (int $set): array => [$time->open($set)->without($anchored), $limits->lines[$set]], $sets), $minute, $time->zone));
+        }, static fn (array $sets): JointSupply => new JointSupply(array_map(static fn (int $set): array => [$time->open($set)->without($anchored), $limits->lines[$set]], $sets), $minute, $time->zone), static fn (int $set): DemandCurve => self::curves($desk, [], $steps, $minute, [$set])[0][$set]);
     }
 
     /**
@@ -65,9 +68,10 @@ final class Candidates
      * of each day, less what is taken. A step in line is due when the one behind it is.
      *
      * @param  array<int, \stdClass>  $rows
+     * @param  list<int>  $also  sets of hours that are asked about in any case
      * @return array{array<int, DemandCurve>, DayLimits, IntervalSet} by set of hours; what limits them, and the time that is anchored
      */
-    private static function curves(Desk $desk, array $rows, Steps $steps, int $minute): array
+    private static function curves(Desk $desk, array $rows, Steps $steps, int $minute, array $also = []): array
     {
         [$time, $planned] = [$desk->time(), $desk->planned()];
         $due = array_map(static fn (\stdClass $row): ?int => $row->due, $rows);
@@ -83,7 +87,7 @@ final class Candidates
             }
         }
         $anchored = $planned->anchored($minute);
-        $sets = array_values(array_unique([...$time->sets->take(1)->pluck('id')->all(), ...array_map(static fn (\stdClass $row): int => (int) $row->hours_set_id, array_filter($rows, static fn (\stdClass $row): bool => $row->due !== null))])); // those that anybody asks about
+        $sets = array_values(array_unique([...$also, ...$time->sets->take(1)->pluck('id')->all(), ...array_map(static fn (\stdClass $row): int => (int) $row->hours_set_id, array_filter($rows, static fn (\stdClass $row): bool => $row->due !== null))])); // those that anybody asks about
         $limits = DayLimits::of($time, $anchored, [...self::worked($desk), ...$planned->taken($rows, $minute)], $sets);
         $curves = [];
         foreach ($sets as $set) {
@@ -124,7 +128,7 @@ final class Candidates
             ->where('tasks.user_id', $user->id)->whereIn('stage', [TaskStage::Inbox->value, TaskStage::Open->value, TaskStage::Waiting->value])->whereNull('tasks.done_at')->whereNull('tasks.deleted_at')
             ->orderBy('tasks.created_at')->orderBy('tasks.id')
             ->get(['tasks.id', 'tasks.area_id', 'stage', DB::raw('coalesce(tasks.hours_set_id, areas.hours_set_id) as hours_set_id'), 'importance', 'push', 'tasks.due_on', 'due_at', 'said', 'said_at', 'expected', DB::raw(Worked::sinceSaid($now).' as worked'), 'demand', 'not_before', 'carried', 'tasks.created_at',
-                'tasks.project_id', 'tasks.section_id', 'tasks.position', DB::raw('coalesce(sections.sequential, projects.sequential, 0) as sequential'), DB::raw(Steps::FOLLOWS), DB::raw(Milestones::BY)]);
+                'tasks.project_id', 'tasks.section_id', 'tasks.position', DB::raw('coalesce(sections.sequential, projects.sequential, 0) as sequential'), DB::raw(Steps::FOLLOWS), DB::raw(Milestones::BY), DB::raw(GoalSteps::isStep(Moments::today($user, $now)).' as step'), DB::raw(self::NEXT_TIME.' as next_time')]);
         $rows = [];
         foreach ($all as $row) {
             if ($if !== null && (int) $row->id === $if->task) {

@@ -22,8 +22,15 @@ final class OpenTasks
      * @param  array<int, DemandCurve>  $curves  by set of hours
      * @param  \Closure(\stdClass): Candidate  $weigh
      * @param  \Closure(list<int>): JointSupply  $together  what some sets of hours allow together
+     * @param  \Closure(int): DemandCurve  $without  the curve of a set of hours in which nothing is due
      */
-    public function __construct(private readonly array $rows, public readonly array $curves, private readonly \Closure $weigh, public readonly \Closure $together) {}
+    public function __construct(private readonly array $rows, public readonly array $curves, private readonly \Closure $weigh, public readonly \Closure $together, private readonly \Closure $without) {}
+
+    /** The due work of any set of hours, also of one in which nothing is due. */
+    public function curve(int $set): DemandCurve
+    {
+        return $this->curves[$set] ?? ($this->without)($set);
+    }
 
     /** @return Collection<int, Candidate> by task id, the oldest first */
     public function all(): Collection

@@ -175,6 +175,12 @@ final class WorkTime
         return $this->weekly($set)->during($this->zone, $day, 1)->without($this->covers($day) ? $this->sleep() : RowMapper::sleep($this->user)->during($this->zone, $day, 1));
     }
 
+    /** True if the set has hours on that day, whatever else is on it. */
+    public function isOpenOn(int $set, LocalDay $day): bool
+    {
+        return $this->weekly($set)->on($day) !== [];
+    }
+
     /** What the day can carry in that set of hours. */
     public function load(int $set, LocalDay $day, IntervalSet $anchored): DayLoad
     {

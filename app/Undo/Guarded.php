@@ -20,8 +20,13 @@ final class Guarded
         'projects' => ['user_id', 'note', 'created_at', 'updated_at'],
         'sections' => ['user_id'],
         'repeats' => ['user_id', 'created_at', 'updated_at'],
+        'cycles' => ['user_id'],
+        'goals' => ['user_id'],
+        'goal_marks' => ['user_id'],
+        'habits' => ['user_id'],
         'tasks' => ['user_id', 'short', 'note', 'source', 'typed', 'origin', 'expected', 'created_at', 'updated_at'],
         'subtasks' => ['user_id'],
+        'goal_steps' => ['user_id'],
         'calendars' => ['user_id', 'kind', 'named', 'file_name', 'address', 'etag', 'modified', 'digest', 'every', 'fetched_at', 'tried_at', 'next_at', 'failures', 'failing_since', 'why', 'created_at', 'updated_at'],
         'meetings' => ['user_id', 'calendar_id', 'uid', 'summary', 'source', 'expanded_until', 'missing', 'messaged', 'organizer', 'sequence', 'invited', 'created_at', 'updated_at'],
         'meeting_notes' => ['user_id'],
@@ -41,7 +46,7 @@ final class Guarded
     /** What a column refers to, by its name. */
     public const REFERENCES = [
         'hours_set_id' => 'hours_sets', 'area_id' => 'areas', 'project_id' => 'projects', 'after_id' => 'projects', 'section_id' => 'sections', 'repeat_id' => 'repeats',
-        'task_id' => 'tasks', 'meeting_id' => 'meetings', 'calendar_id' => 'calendars', 'group_id' => 'calendar_groups', 'reserve_id' => 'reserves', 'routine_id' => 'routines',
+        'task_id' => 'tasks', 'meeting_id' => 'meetings', 'calendar_id' => 'calendars', 'group_id' => 'calendar_groups', 'reserve_id' => 'reserves', 'routine_id' => 'routines', 'cycle_id' => 'cycles', 'goal_id' => 'goals', 'habit_id' => 'habits',
     ];
 
     /** Tables whose rows are let go before they are gone: nothing is brought back into one that was. */

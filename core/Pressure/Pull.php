@@ -16,6 +16,9 @@ final readonly class Pull
 
     private const PUSH = 10;
 
+    /** Of equals the step of a goal comes first. */
+    private const STEP = 6;
+
     /** Age counts up to this much, a point for every three days. */
     private const MOST_AGE = 10;
 
@@ -26,19 +29,22 @@ final readonly class Pull
         public int $pressure,
         public int $push,
         public int $age,
+        public int $step,
     ) {}
 
     /**
      * @param  int|null  $pressure  %, null without a due date
      * @param  int  $days  since the task was caught
+     * @param  bool  $isStep  it moves a goal, and its week has come
      */
-    public static function of(?Importance $importance, ?int $pressure, Push $push = Push::None, int $days = 0): self
+    public static function of(?Importance $importance, ?int $pressure, Push $push = Push::None, int $days = 0, bool $isStep = false): self
     {
         return new self(
             self::ofImportance($importance),
             (int) round(self::ofPressure($pressure ?? 0)),
             self::PUSH * $push->value,
             min(self::MOST_AGE, intdiv(max(0, $days), self::DAYS_A_POINT)),
+            $isStep ? self::STEP : 0,
         );
     }
 
@@ -62,6 +68,6 @@ final readonly class Pull
 
     public function total(): int
     {
-        return max(0, min(100, $this->importance + $this->pressure + $this->push + $this->age));
+        return max(0, min(100, $this->importance + $this->pressure + $this->push + $this->age + $this->step));
     }
 }

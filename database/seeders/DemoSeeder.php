@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Accounts\OpenAccount;
+use App\Habits\HabitWeeks;
 use App\ICalendar\CalendarSplitter;
 use App\ICalendar\EventGroup;
 use App\Meetings\StoreMeeting;
@@ -38,7 +39,7 @@ final class DemoSeeder extends Seeder
     /** @var array<string, Task> by short title */
     private array $tasks = [];
 
-    public function __construct(private readonly OpenAccount $open, private readonly Replan $replan) {}
+    public function __construct(private readonly OpenAccount $open, private readonly Replan $replan, private readonly HabitWeeks $weeks) {}
 
     public function run(): void
     {
@@ -63,6 +64,8 @@ final class DemoSeeder extends Seeder
             $this->caught($user);
             $this->today($user);
             (new DemoOrder($this->now, $this->dates))->fill($user);
+            (new DemoPast($this->now, $this->dates))->fill($user);
+            (new DemoGoals($this->now, $this->dates, $this->weeks))->fill($user);
         });
         $user = User::query()->where('email', $email)->firstOrFail();
         $user->blocks()->update(['put_back' => true]); // today is laid out already: only the rest is placed

@@ -103,5 +103,5 @@ return [
         'due' => 'Pull :pull; due :day with :time of room.',
         'pull' => 'Pull :pull, no due date.',
     ],
-    'bank' => ['picked' => 'Picked, no time yet', 'due_soon' => 'Due soon', 'carried' => 'Carried over', 'best_pull' => 'Best pull'],
+    'bank' => ['picked' => 'Picked, no time yet', 'due_soon' => 'Due soon', 'step' => 'Steps of goals', 'carried' => 'Carried over', 'best_pull' => 'Best pull'],
 ];

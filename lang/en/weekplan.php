@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /* The week planned in one run. */
 return [
-    'group' => ['over' => 'Comes over', 'due' => 'Due', 'picked' => 'Picked', 'pull' => 'By pull'],
+    'group' => ['over' => 'Comes over', 'due' => 'Due', 'picked' => 'Picked', 'step' => 'Steps of goals', 'pull' => 'By pull'],
     'waits' => 'waits until next week',
     'later' => ':minutes more later',
     'several' => ':days',

@@ -9,6 +9,7 @@ use App\Accounts\Sample;
 use App\Calendars\FetchCalendar;
 use App\Catch\ReadMailbox;
 use App\Files\Tidy;
+use App\Habits\HabitWeeks;
 use App\Intake\Intakes;
 use App\Meetings\ExtendMeetings;
 use App\Meetings\TidyGone;
@@ -40,7 +41,7 @@ final class Minute extends Command
 
     protected $description = 'Mends plans, reminds, expands repeating meetings, hands mail that came to the queue; run it each minute';
 
-    public function handle(Mend $mend, ExtendMeetings $extend, ComeBack $comeBack, Rest $rest, Tidy $tidy, Remind $remind, Prospects $prospects): int
+    public function handle(Mend $mend, ExtendMeetings $extend, ComeBack $comeBack, HabitWeeks $habits, Rest $rest, Tidy $tidy, Remind $remind, Prospects $prospects): int
     {
         $now = Clock::now();
         $failed = 0;
@@ -58,6 +59,7 @@ final class Minute extends Command
                 $extend($user, $now);
                 $comeBack($user, $now);
                 $rest($user, $now);
+                $habits($user, $now);
                 $revision = $mend($user, $now);
                 $prospects->chances($user, $now); // so that no page has to wait for them
                 $remind($user, $now);

@@ -18,6 +18,7 @@ use App\Screens\Week\WeekScreen;
 use App\Screens\WeekPlan\WeekPlanScreen;
 use App\Time\Clock;
 use App\Time\Moments;
+use App\Time\Weeks;
 use App\Time\Zones;
 use App\Wording\Said;
 use Carbon\CarbonImmutable;
@@ -64,7 +65,7 @@ final readonly class WeekController
         $revision = $balance->take($user, $request->blocks(), $request->starts(), $now);
         $day = Zones::named($user->zone)->dayOf(min($request->starts()));
 
-        return redirect('/week/'.WeekScreen::firstOf($day, $user)->asString())->with($said->about($revision));
+        return redirect('/week/'.Weeks::first($user, $day)->asString())->with($said->about($revision));
     }
 
     /** The week in one run, as far as it is chosen. */
@@ -96,6 +97,6 @@ final readonly class WeekController
         }
         abort_if(abs($day->number - $today->number) > self::FARTHEST, 404);
 
-        return WeekScreen::firstOf($day, $user);
+        return Weeks::first($user, $day);
     }
 }

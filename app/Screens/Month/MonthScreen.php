@@ -14,8 +14,8 @@ use App\Rows\SetWork;
 use App\Rows\WorkTime;
 use App\Rows\WorkTimeLoader;
 use App\Screens\Week\WeekAxis;
-use App\Screens\Week\WeekScreen;
 use App\Time\Moments;
+use App\Time\Weeks;
 use App\Wording\Dates;
 use Carbon\CarbonImmutable;
 use Nekto\Core\Time\Interval;
@@ -38,7 +38,7 @@ final readonly class MonthScreen
 
     public function of(User $user, LocalDay $day, CarbonImmutable $now): MonthPage
     {
-        $first = WeekScreen::firstOf($day, $user);
+        $first = Weeks::first($user, $day);
         $count = 7 * self::WEEKS;
         $last = $first->plusDays($count - 1);
         $today = $this->desk->today();

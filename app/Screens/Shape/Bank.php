@@ -27,6 +27,8 @@ final readonly class Bank
 
     private const MOST_CARRIED = 4;
 
+    private const MOST_STEPS = 5;
+
     /** @param  array<int, array{name: string, rows: array<int, BankRow>, minutes: int}>  $groups */
     private function __construct(public array $groups, public int $count, public int $hidden, public int $unestimated) {}
 
@@ -47,14 +49,16 @@ final readonly class Bank
         $soonEnd = $time->zone->day($day->plusDays(self::SOON_DAYS))->end;
         $soon = $free->filter(static fn (Candidate $one): bool => $one->due !== null && $one->due <= $soonEnd)->sortBy('due');
         $soon = $whole ? $soon : $soon->take(self::MOST_SOON);
-        $rest = $free->diffKeys($soon);
+        $step = $free->diffKeys($soon)->filter(static fn (Candidate $one): bool => $one->pull->step > 0);
+        $step = $whole ? $step : $step->take(self::MOST_STEPS);
+        $rest = $free->diffKeys($soon)->diffKeys($step);
         $carried = $rest->filter(static fn (Candidate $one): bool => $one->carried > 0);
         $carried = $whole ? $carried : $carried->take(self::MOST_CARRIED);
         $best = $rest->diffKeys($carried);
-        $best = $whole ? $best : $best->take(max(3, self::ROWS - $soon->count() - $carried->count()));
-        $tasks = $desk->tasks([...$picked->keys()->all(), ...$soon->keys()->all(), ...$carried->keys()->all(), ...$best->keys()->all(), ...$also]);
+        $best = $whole ? $best : $best->take(max(3, self::ROWS - $soon->count() - $step->count() - $carried->count()));
+        $tasks = $desk->tasks([...$picked->keys()->all(), ...$soon->keys()->all(), ...$step->keys()->all(), ...$carried->keys()->all(), ...$best->keys()->all(), ...$also]);
         $groups = [];
-        foreach (['picked' => $picked, 'due_soon' => $soon, 'carried' => $carried, 'best_pull' => $best] as $name => $some) {
+        foreach (['picked' => $picked, 'due_soon' => $soon, 'step' => $step, 'carried' => $carried, 'best_pull' => $best] as $name => $some) {
             if ($some->isNotEmpty()) {
                 $groups[] = [
                     'name' => __("shape.bank.{$name}"),
@@ -67,7 +71,7 @@ final readonly class Bank
         return new self(
             $groups,
             $free->count(),
-            $free->count() - $soon->count() - $carried->count() - $best->count(),
+            $free->count() - $soon->count() - $step->count() - $carried->count() - $best->count(),
             $candidates->filter(static fn (Candidate $one): bool => $one->left === null)->count(),
         );
     }

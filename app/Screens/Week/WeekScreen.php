@@ -35,12 +35,6 @@ final readonly class WeekScreen
 
     public function __construct(private Desk $desk, private WorkTimeLoader $times, private Prospects $prospects, private BalanceDays $balance) {}
 
-    /** The first day of the week that a day belongs to. */
-    public static function firstOf(LocalDay $day, User $user): LocalDay
-    {
-        return $day->plusDays(-(($day->weekday() - $user->week_starts + 7) % 7));
-    }
-
     public function of(User $user, LocalDay $first, CarbonImmutable $now, bool $asList, bool $balance = false): WeekPage
     {
         $today = $this->desk->today();

@@ -10,6 +10,7 @@ use App\Models\Task;
 use App\Models\User;
 use App\Rows\Candidate;
 use App\Rows\Desk;
+use App\Rows\GoalSteps;
 use App\Rows\Picks;
 use App\Rows\RowMapper;
 use App\Screens\Week\WeekDay;
@@ -79,10 +80,18 @@ final readonly class WeekPlanScreen
         $over = $able->filter(static fn (Candidate $one): bool => $one->carried > 0 || ($tasks[$one->id]->picked_on !== null && $tasks[$one->id]->picked_on < $begins));
         $due = $able->diffKeys($over)->filter(static fn (Candidate $one): bool => $one->due !== null && $one->due <= $end);
         $picked = $able->diffKeys($over)->diffKeys($due)->filter(static fn (Candidate $one): bool => $tasks[$one->id]->picked_on !== null && $tasks[$one->id]->picked_on >= $begins && $tasks[$one->id]->picked_on <= $first->plusDays(WeekScreen::DAYS - 1)->asString());
-        $pull = Candidate::byPull($able->diffKeys($over)->diffKeys($due)->diffKeys($picked))->take(self::BY_PULL);
+        $of = $this->stepsOf($user, $first);
+        $step = Candidate::byPull($able->diffKeys($over)->diffKeys($due)->diffKeys($picked)->filter(static fn (Candidate $one): bool => isset($of[$one->id])));
+        $pull = Candidate::byPull($able->diffKeys($over)->diffKeys($due)->diffKeys($picked)->diffKeys($step))->take(self::BY_PULL);
         $byDue = static fn (Collection $some): array => array_values($some->sortBy(static fn (Candidate $one): array => [$one->due ?? PHP_INT_MAX, -$one->pull->total()])->pluck('id')->all());
 
-        return array_filter(['over' => $byDue($over), 'due' => $byDue($due), 'picked' => $byDue($picked), 'pull' => array_values($pull->pluck('id')->all())]);
+        return array_filter(['over' => $byDue($over), 'due' => $byDue($due), 'picked' => $byDue($picked), 'step' => array_values($step->pluck('id')->all()), 'pull' => array_values($pull->pluck('id')->all())]);
+    }
+
+    /** @return array<int, true> tasks that are steps in the week that begins with that day, or still are from an earlier one */
+    private function stepsOf(User $user, LocalDay $first): array
+    {
+        return array_fill_keys($user->tasks()->whereRaw(GoalSteps::isStep($first->plusDays(WeekScreen::DAYS - 1)))->toBase()->pluck('id')->all(), true);
     }
 
     /**

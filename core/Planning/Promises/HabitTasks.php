@@ -13,7 +13,7 @@ use Nekto\Core\Time\LocalDay;
 
 /**
  * Habits as tasks, one for each time they are still to be done in each week of the horizon. Their ids, such as
- * "stretch#2026-03-09#2" for the second time in the week of that Monday, stay the same from plan to plan.
+ * "stretch#2026-03-09#2" for the second time in the week of that day, stay the same from plan to plan.
  */
 final readonly class HabitTasks
 {
@@ -29,11 +29,11 @@ final readonly class HabitTasks
         $today = $problem->zone->dayOf($problem->first)->number;
         $last = $problem->zone->dayOf($problem->end - 1)->number;
         foreach ($problem->habits as $habit) {
-            for ($monday = $today - (new LocalDay($today))->weekday() + 1; $monday <= $last; $monday += 7) {
-                $days = self::openDays($problem, $habit, max($monday, $today), min($monday + 6, $last));
-                foreach (self::inWeek($habit, $monday, $days) as $id => $time) {
+            for ($first = $today - ((new LocalDay($today))->weekday() - $habit->weekStarts + 7) % 7; $first <= $last; $first += 7) {
+                $days = self::openDays($problem, $habit, max($first, $today, $habit->from ?? $first), min($first + 6, $last, $habit->until ?? $last));
+                foreach (self::inWeek($habit, $first, $days) as $id => $time) {
                     $times[$id] = $time;
-                    $tasks[] = self::task($problem, $habit, $id, $time);
+                    $tasks[] = self::task($problem, $habit, (string) $id, $time); // a number, as a key, is no text any more
                 }
             }
         }
@@ -44,7 +44,7 @@ final readonly class HabitTasks
     /** @return list<int> days on which its hours have any time */
     private static function openDays(PlanningProblem $problem, Habit $habit, int $first, int $last): array
     {
-        return array_values(array_filter(range($first, $last), static function (int $number) use ($problem, $habit): bool {
+        return $first > $last ? [] : array_values(array_filter(range($first, $last), static function (int $number) use ($problem, $habit): bool {
             $day = $problem->zone->day(new LocalDay($number));
 
             return ! $problem->hours[$habit->hours]->between($day->start, $day->end)->isEmpty();
@@ -55,15 +55,16 @@ final readonly class HabitTasks
      * @param  list<int>  $days
      * @return array<string, HabitTime> by task id
      */
-    private static function inWeek(Habit $habit, int $monday, array $days): array
+    private static function inWeek(Habit $habit, int $first, array $days): array
     {
-        $done = array_filter($habit->done, static fn (int $day): bool => $day >= $monday && $day < $monday + 7);
+        $done = array_filter($habit->done, static fn (int $day): bool => $day >= $first && $day < $first + 7);
         $days = array_values(array_diff($days, $done)); // once a day is enough
-        $left = $days === [] ? 0 : min($habit->times - count($done), count($days));
-        $week = (new LocalDay($monday))->asString();
+        $named = $habit->named === null ? null : $habit->named[$first] ?? [];
+        $left = $days === [] ? 0 : min($named === null ? $habit->times - count($done) : count($named), count($days));
+        $week = (new LocalDay($first))->asString();
         $times = [];
         for ($i = 0; $i < $left; $i++) {
-            $times["{$habit->id}#{$week}#".(count($done) + $i + 1)] = new HabitTime($habit->id, $days, $i, $left);
+            $times[$named[$i] ?? "{$habit->id}#{$week}#".(count($done) + $i + 1)] = new HabitTime($habit->id, $days, $i, $left);
         }
 
         return $times;

@@ -30,8 +30,8 @@
 @if ($candidate !== null)
     <div class="pull-parts">
         <div class="section-head" style="border:0"><h3>{{ $chosen->task->title }}</h3><span class="soft">pull <b class="strong">{{ $candidate->pull->total() }}</b> of 100</span></div>
-        <div class="bar" aria-hidden="true"><i style="--w:{{ $candidate->pull->importance }}"></i><i style="--w:{{ $candidate->pull->pressure }}"></i><i style="--w:{{ max(0, $candidate->pull->push) + $candidate->pull->age }}"></i></div>
-        <p class="words soft"><span>importance <b class="strong">{{ $candidate->pull->importance }}</b></span><span>pressure <b class="strong">{{ $candidate->pull->pressure }}</b></span><span>push <b class="strong">{{ $candidate->pull->push }}</b>, age <b class="strong">{{ $candidate->pull->age }}</b></span></p>
+        <div class="bar" aria-hidden="true"><i style="--w:{{ $candidate->pull->importance }}"></i><i style="--w:{{ $candidate->pull->pressure }}"></i><i style="--w:{{ max(0, $candidate->pull->push) + $candidate->pull->age + $candidate->pull->step }}"></i></div>
+        <p class="words soft"><span>importance <b class="strong">{{ $candidate->pull->importance }}</b></span><span>pressure <b class="strong">{{ $candidate->pull->pressure }}</b></span><span>push <b class="strong">{{ $candidate->pull->push }}</b>, age <b class="strong">{{ $candidate->pull->age }}</b>@if ($candidate->pull->step), step of a goal <b class="strong">{{ $candidate->pull->step }}</b>@endif</span></p>
     </div>
 @endif
 <x-screen-keys on="bank">@unless ($isPast)<span><a href="/shape?morning=left" data-page-key="j" data-here><span class="key">J</span> morning</a></span>@endunless</x-screen-keys>

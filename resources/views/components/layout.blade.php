@@ -31,10 +31,9 @@
                 <nav class="views" aria-label="Views">
                     <a href="/week" @if ($at === 'week') aria-current="page" @endif>Week</a>
                     <a href="/horizon" @if ($at === 'horizon') aria-current="page" @endif>Horizon</a>
-                    <a href="/projects" @if ($at === 'projects') aria-current="page" @endif>Projects</a>
-                    <a href="/views" @if ($at === 'views') aria-current="page" @endif>Views</a>
+                    <a href="/goals" @if ($at === 'goals') aria-current="page" @endif>Goals</a>
+                    <a href="/ledger" @if ($at === 'ledger') aria-current="page" @endif>Ledger</a>
                     <a href="/search" data-page-key="n" @if ($at === 'search') aria-current="page" @endif>Find</a>
-                    <a href="/meetings" @if ($at === 'meetings') aria-current="page" @endif>Meetings</a>
                     @if ($pinned)<span class="pinned-row">@foreach ($pinned as $id => $name)<a class="pinned" href="/views/{{ $id }}" title="{{ $name }}">{{ $name }}</a>@endforeach</span>@endif
                 </nav>
                 <form class="catch" method="post" action="/gather" data-clear x-data="entry" x-ref="form">
@@ -47,6 +46,10 @@
                 <details class="person">
                     <summary>{{ $person->name }}</summary>
                     <div class="menu">
+                        <a href="/projects">Projects</a>
+                        <a href="/views">Views</a>
+                        <a href="/meetings">Meetings</a>
+                        <a href="/reports">Reports</a>
                         <a href="/settings">Settings</a>
                         <a href="/account">Your account</a>
                         @if ($lenses !== [] && ! $lens->isOn())<form method="post" action="/lens">@csrf<button name="to" value="next" data-page-key="0">Narrow to {{ reset($lenses) }} <kbd>0</kbd></button>@foreach (array_slice($lenses, 1, null, true) as $id => $name)<button name="to" value="{{ $id }}">Narrow to {{ $name }}</button>@endforeach</form>@endif
@@ -76,6 +79,9 @@
         <nav class="foot-nav page" aria-label="More">
             <a href="/week">Week</a>
             <a href="/horizon">Horizon</a>
+            <a href="/goals">Goals</a>
+            <a href="/ledger">Ledger</a>
+            <a href="/reports">Reports</a>
             <a href="/projects">Projects</a>
             <a href="/views">Views</a>
             <a href="/search">Search</a>

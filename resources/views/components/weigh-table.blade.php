@@ -32,7 +32,7 @@
                 @if ($task->due_at)<input type="hidden" name="due_time" value="{{ $person->local($task->due_at)->format('H:i') }}">@endif
                 <x-day name="due_date" data-key="t" aria-label="Due date of {{ $task->title }}" :value="$task->due_at ? $person->local($task->due_at)->format('Y-m-d') : $task->due_on" :keeps="false" /></form>@if ($task->due_hard)<span class="hard">hard</span>@endif @if (isset($chances[$task->id]))<span class="hard">{{ App\Wording\Figures::chance($chances[$task->id]) }}</span>@endif</td>
             <td class="number">@if ($one->pressure() !== null)<span @class(['coral' => $one->pressure() > 100])>{{ App\Wording\Figures::pressure($one->pressure()) }}</span>@endif</td>
-            <td class="number"><span class="strong">{{ $weighed ? $one->pull->total() : '' }}</span> @if ($weighed)<span class="faint">{{ $one->pull->importance }} + {{ $one->pull->pressure }}@if ($one->pull->push) {{ $one->pull->push > 0 ? '+ 10' : '− 10' }}@endif @if ($one->pull->age) + {{ $one->pull->age }}@endif</span>@endif</td>
+            <td class="number"><span class="strong">{{ $weighed ? $one->pull->total() : '' }}</span> @if ($weighed)<span class="faint">{{ $one->pull->importance }} + {{ $one->pull->pressure }}@if ($one->pull->push) {{ $one->pull->push > 0 ? '+ 10' : '− 10' }}@endif @if ($one->pull->age) + {{ $one->pull->age }}@endif @if ($one->pull->step) + {{ $one->pull->step }}@endif</span>@endif</td>
         </tr>
     @endforeach
     </tbody>

@@ -63,7 +63,7 @@
         @if ($open && $task->estimate !== null && ! $task->by_steps && $stepsSum > $task->estimate)<p class="soft">The steps add up to {{ Times::duration($stepsSum) }}, the task says {{ Times::duration($task->estimate) }}.</p><form method="post" action="/tasks/{{ $task->id }}">@csrf @method('patch')<input type="hidden" name="estimate" value="{{ $stepsSum }}"><button class="button">Take {{ Times::duration($stepsSum) }}</button></form>@endif
         @if ($candidate)
             <div class="section-head"><h2>Pull</h2><span class="soft"><b class="strong">{{ $candidate->pull->total() }}</b> of 100</span></div>
-            <p class="pull-bill">importance <b>{{ $candidate->pull->importance }}</b>, pressure @if ($candidate->pressure() !== null){{ $candidate->pressure() }} % @endif<b>{{ $candidate->pull->pressure }}</b>, push <b>{{ $candidate->pull->push }}</b>, age {{ (int) $task->created_at->diffInDays($now) }} days <b>{{ $candidate->pull->age }}</b>@if ($candidate->demand !== null); room {{ Times::duration($candidate->demand->room()) }}@endif</p>
+            <p class="pull-bill">importance <b>{{ $candidate->pull->importance }}</b>, pressure @if ($candidate->pressure() !== null){{ $candidate->pressure() }} % @endif<b>{{ $candidate->pull->pressure }}</b>, push <b>{{ $candidate->pull->push }}</b>, age {{ (int) $task->created_at->diffInDays($now) }} days <b>{{ $candidate->pull->age }}</b>@if ($candidate->pull->step), step of a goal <b>{{ $candidate->pull->step }}</b>@endif@if ($candidate->demand !== null); room {{ Times::duration($candidate->demand->room()) }}@endif</p>
         @endif
     </div>
     <div>

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+
+namespace App\Screens\WeekPlan;
+
+use App\Edits\PlanWeek;
+use App\Models\PlanRevision;
+use App\Models\User;
+use App\Rows\GoalSteps;
+use App\Time\Moments;
+use App\Time\Weeks;
+use Carbon\CarbonImmutable;
+
+/** Gives each step of this week that has no block the day that the week's run would give it. */
+final readonly class PlaceSteps
+{
+    public function __construct(private WeekPlanScreen $run, private PlanWeek $take) {}
+
+    /** @return array{PlanRevision|null, int, int} steps that have a day now, and those that found none */
+    public function __invoke(User $user, CarbonImmutable $now): array
+    {
+        $today = Moments::today($user, $now);
+        $first = Weeks::first($user, $today);
+        $steps = array_fill_keys($user->tasks()->plannable()->whereRaw(GoalSteps::isStep($today))->whereDoesntHave('blocks', static fn ($blocks) => $blocks->ahead($now)->where('starts_at', '<', Moments::moment(\App\Time\Zones::named($user->zone)->at($first->plusDays(7), 0))))->pluck('id')->all(), true);
+        if ($steps === []) {
+            return [null, 0, 0];
+        }
+        $days = [];
+        foreach (array_merge(...array_values($this->run->of($user, $first, $now, [])->groups) ?: [[]]) as $row) {
+            if ($row instanceof PlanRow && isset($steps[$row->id]) && $row->parts !== []) {
+                $days[$row->id] = (int) array_key_first($row->parts);
+            }
+        }
+
+        return [$days === [] ? null : ($this->take)($user, $days, $first, $now), count($days), count($steps) - count($days)];
+    }
+}

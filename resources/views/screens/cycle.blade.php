@@ -1,0 +1,11 @@
+@php use App\Screens\Goals\GoalRow; @endphp
+<x-layout title="A cycle" at="goals">
+    <div class="title-row"><h1>{{ $account['span'] }}</h1><x-says /><span>@if ($cycle->closed_at) closed {{ App\Wording\Dates::of($person)->ofMonth($person->local($cycle->closed_at)) }} @else as it stands @endif</span><span>steps kept <b class="strong">{{ $account['kept'] }} of {{ $account['judged'] }}</b></span><span class="end"><a class="button" href="/goals" data-page-key="[">Goals <kbd>[</kbd></a></span></div>
+    @if ($cycle->vision)<details class="vision"><summary>{{ Str::limit(Str::of($cycle->vision)->explode("\n")->first(), 160) }}</summary><x-markdown :text="$cycle->vision" /></details>@endif
+    <form method="post" action="/cycles/{{ $cycle->id }}/close">@csrf
+        <table class="bill cycle-bill"><thead><tr><th scope="col">goal</th><th scope="col">measure</th><th scope="col">reached</th><th scope="col">steps kept</th><th scope="col">still open</th>@unless ($cycle->closed_at)<th scope="col">carry over</th>@endunless</tr></thead>
+            <tbody>@foreach ($account['goals'] as $goal)<tr><td><span class="swatch hue-{{ $goal['hue'] }}"></span> {{ $goal['name'] }}</td><td>{{ GoalRow::figure($goal['value']) }} of {{ GoalRow::figure($goal['target']) }} {{ $goal['unit'] }}{{ $goal['weekly'] ? ' a week' : '' }}</td><td>@if ($goal['weekly']){{ $goal['weeksReached'] }} of {{ $goal['weeks'] }} weeks@else{{ $goal['reached'] ? 'yes' : 'no' }}@endif</td><td>{{ $goal['kept'] }} of {{ $goal['judged'] }}</td><td class="soft">{{ implode(', ', $goal['open']) }}</td>@unless ($cycle->closed_at)<td><label class="check"><input type="checkbox" name="goals[]" value="{{ $goal['id'] }}" @checked(! $goal['reached'])> <span class="sr-only">carry {{ $goal['name'] }} over</span></label></td>@endunless</tr>@endforeach</tbody></table>
+        @if ($account['goals'] === [])<p class="soft">It has no goals.</p>@endif
+        @unless ($cycle->closed_at)<p class="soft">Closing keeps this account and begins the next cycle of {{ $cycle->weeks }} weeks: with what it is for, the goals that are carried over, and their open steps in its first week.</p><div class="actions"><button class="button button-main">Close the cycle, begin the next</button></div>@endunless
+    </form>
+</x-layout>
