@@ -22,6 +22,7 @@ use App\Http\Controllers\HabitController;
 use App\Http\Controllers\HorizonController;
 use App\Http\Controllers\HoursController;
 use App\Http\Controllers\LeaveController;
+use App\Http\Controllers\LedgerController;
 use App\Http\Controllers\LensController;
 use App\Http\Controllers\LostPasswordController;
 use App\Http\Controllers\MeetingController;
@@ -32,7 +33,9 @@ use App\Http\Controllers\OwnMeetingController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\PulseController;
+use App\Http\Controllers\ReportController;
 use App\Http\Controllers\ReserveController;
+use App\Http\Controllers\ReviewController;
 use App\Http\Controllers\RoutineController;
 use App\Http\Controllers\SecondFactorController;
 use App\Http\Controllers\SessionController;
@@ -226,6 +229,27 @@ Route::middleware(['auth', 'still', 'given', 'typed', 'mend', 'once'])->group(fu
     Route::patch('/habits/{habit}', [HabitController::class, 'update'])->name('habits.update');
     Route::delete('/habits/{habit}', [HabitController::class, 'destroy'])->name('habits.destroy');
     Route::post('/habits/{habit}/done', [HabitController::class, 'done'])->name('habits.done');
+
+    Route::get('/review/{date?}', [ReviewController::class, 'show'])->name('review.show')->where('date', '\d{4}-\d{2}-\d{2}');
+    Route::post('/review/rule', [ReviewController::class, 'rule'])->name('review.rule');
+    Route::post('/review/{date}', [ReviewController::class, 'step'])->name('review.step')->where('date', '\d{4}-\d{2}-\d{2}');
+    Route::post('/review/{date}/close', [ReviewController::class, 'close'])->name('review.close')->where('date', '\d{4}-\d{2}-\d{2}');
+    Route::post('/review/{date}/open', [ReviewController::class, 'open'])->name('review.open')->where('date', '\d{4}-\d{2}-\d{2}');
+    Route::post('/review/{date}/keep/{task}', [ReviewController::class, 'keep'])->name('review.keep')->where('date', '\d{4}-\d{2}-\d{2}');
+    Route::post('/review/nudge/{task}', [ReviewController::class, 'nudge'])->name('review.nudge')->middleware('throttle:letter');
+    Route::post('/review/later/{task}', [ReviewController::class, 'later'])->name('review.later');
+    Route::patch('/review/prompt/{area}', [ReviewController::class, 'prompt'])->name('review.prompt');
+
+    Route::get('/reports', [ReportController::class, 'index'])->name('reports.index');
+    Route::post('/reports', [ReportController::class, 'store'])->name('reports.store');
+    Route::get('/reports/{report}', [ReportController::class, 'show'])->name('reports.show');
+    Route::patch('/reports/{report}', [ReportController::class, 'update'])->name('reports.update');
+    Route::delete('/reports/{report}', [ReportController::class, 'destroy'])->name('reports.destroy');
+    Route::post('/reports/{report}/send', [ReportController::class, 'send'])->name('reports.send')->middleware('throttle:letter');
+
+    Route::get('/ledger', [LedgerController::class, 'show'])->name('ledger.show');
+    Route::get('/ledger/entries', [LedgerController::class, 'entries'])->name('ledger.entries');
+    Route::get('/ledger/csv', [LedgerController::class, 'csv'])->name('ledger.csv');
 
     Route::get('/horizon', [HorizonController::class, 'show'])->name('horizon.show');
     Route::get('/horizon/if', [WhatIfController::class, 'show'])->name('whatif.show');

@@ -8,6 +8,8 @@ use App\Find\Question;
 use App\Models\Area;
 use App\Models\BlockState;
 use App\Models\EstimateUse;
+use App\Models\MovedBy;
+use App\Models\Report;
 use App\Models\TaskStage;
 use App\Rows\AccountRow;
 use App\Wording\Dates;
@@ -25,15 +27,15 @@ use Nekto\Core\Task\Importance;
 /** Values of a file that may have been changed by hand: what its column could not hold is left out. */
 final class OwnValues
 {
-    private const LONG = ['note' => 20_000, 'typed' => 2000, 'address' => 2000, 'went_well' => 2000, 'in_the_way' => 2000, 'tomorrow' => 2000];
+    private const LONG = ['note' => 20_000, 'typed' => 2000, 'address' => 2000, 'went_well' => 2000, 'in_the_way' => 2000, 'tomorrow' => 2000, 'vision' => 20_000, 'purpose' => 300];
 
     private const BOOLEANS = [
-        'due_hard', 'key', 'splits', 'by_steps', 'sequential', 'anchored', 'put_back', 'break', 'deep', 'dropped', 'everywhere', 'pinned', 'single_keys', 'month_first', 'carry_picks', 'mend_asks', 'remind_mail', 'sound', 'twelve_hours',
+        'due_hard', 'key', 'splits', 'by_steps', 'sequential', 'anchored', 'put_back', 'break', 'deep', 'dropped', 'everywhere', 'pinned', 'single_keys', 'month_first', 'carry_picks', 'mend_asks', 'remind_mail', 'sound', 'twelve_hours', 'private', 'weekly', 'encourages',
     ];
 
-    private const DAYS = ['due_on', 'occurs_on', 'picked_on', 'waiting_since', 'ask_on', 'return_on', 'begins_on', 'date'];
+    private const DAYS = ['due_on', 'occurs_on', 'picked_on', 'waiting_since', 'ask_on', 'return_on', 'begins_on', 'date', 'week_on'];
 
-    private const MOMENTS = ['due_at', 'not_before', 'said_at', 'done_at', 'deleted_at', 'created_at', 'updated_at', 'set_at', 'paused_at', 'ended_at', 'starts_at', 'ends_at', 'at', 'taken_at', 'closed_at', 'from_at', 'until_at'];
+    private const MOMENTS = ['due_at', 'not_before', 'said_at', 'done_at', 'deleted_at', 'created_at', 'updated_at', 'set_at', 'paused_at', 'ended_at', 'starts_at', 'ends_at', 'at', 'taken_at', 'closed_at', 'from_at', 'until_at', 'begun_at', 'due'];
 
     /** Smallest and largest. */
     private const NUMBERS = [
@@ -41,6 +43,7 @@ final class OwnValues
         'minutes' => [1, 1440], 'margin_percent' => [0, 80], 'buffer_before' => [0, 240], 'buffer_after' => [0, 240], 'lunch_from' => [0, 1440], 'lunch_to' => [0, 1440], 'deep_limit' => [0, 1440], 'remind_before' => [0, 240],
         'close_at' => [0, 1440], 'rhythm_work' => [5, 240], 'rhythm_break' => [1, 120], 'rhythm_long' => [1, 240], 'rhythm_after' => [1, 12], 'least_piece' => [25, 60], 'offer_anew' => [0, 9999], 'keys_most' => [1, 9],
         'morning_until' => [0, 1440], 'afternoon_until' => [0, 1440], 'sleep_from' => [0, 1440], 'sleep_to' => [0, 1440], 'ask_after' => [1, 90], 'someday_after' => [7, 365], 'from' => [0, 1440], 'to' => [0, 1440],
+        'times' => [1, 7], 'best_at' => [0, 1439], 'weeks' => [1, 26], 'step' => [1, 7], 'place' => [0, 999], 'percent' => [0, 100], 'remind_on' => [1, 7], 'remind_at' => [0, 1439], 'review_on' => [1, 7], 'review_at' => [0, 1439],
     ];
 
     /**
@@ -66,15 +69,21 @@ final class OwnValues
         if ($value === null) {
             return null;
         }
-        if ($kind === 'routine' && in_array($column, ['from', 'until'], true)) {
+        if (in_array($kind, ['routine', 'habit'], true) && in_array($column, ['from', 'until'], true)) {
             return self::day($value);
+        }
+        if ($kind === 'report' && $column === 'to') {
+            return is_string($value) && filter_var($value, FILTER_VALIDATE_EMAIL) !== false ? mb_substr($value, 0, 200) : null;
+        }
+        if (in_array($column, ['target', 'value'], true)) {
+            return (is_int($value) || is_float($value)) && $value >= ($column === 'target' ? 0.01 : -10_000_000) && $value <= 10_000_000 ? (string) $value : null;
         }
         if (in_array($kind, ['routine', 'routine_day'], true) && $column === 'at') {
             return self::number($value, 0, 1439);
         }
 
         return match (true) {
-            in_array($column, OwnFormat::JSON, true) => is_array($value) ? self::json($column, $value) : null,
+            in_array($column, OwnFormat::JSON, true) => is_array($value) ? self::json($kind, $column, $value) : null,
             in_array($column, self::BOOLEANS, true) => is_scalar($value) ? (int) (bool) $value : 0,
             in_array($column, self::DAYS, true) => self::day($value),
             in_array($column, self::MOMENTS, true) => self::moment($value),
@@ -105,6 +114,10 @@ final class OwnValues
             'days_off' => in_array($value, ['keep', 'skip', 'shift'], true),
             'how' => in_array($value, ['proposal', 'laid_out', 'hours'], true),
             'days' => preg_match('/^(?:'.implode('|', WeeklyHours::WEEKDAYS).')(?:,(?:'.implode('|', WeeklyHours::WEEKDAYS).'))*$/D', $value) === 1,
+            'fate' => in_array($value, ['over', 'let_go'], true),
+            'moved_by' => MovedBy::tryFrom($value) !== null,
+            'scope' => in_array($value, Report::SCOPES, true),
+            'sections' => $value !== '' && array_diff(explode(',', $value), Report::SECTIONS) === [],
             'reminds' => preg_match('/^[a-z,]*$/D', $value) === 1,
             default => true,
         };
@@ -143,7 +156,7 @@ final class OwnValues
     }
 
     /** @param  array<array-key, mixed>  $value */
-    private static function json(string $column, array $value): ?string
+    private static function json(string $kind, string $column, array $value): ?string
     {
         $clean = match ($column) {
             'week', 'best_hours' => self::week($value),
@@ -154,7 +167,9 @@ final class OwnValues
             'slips' => (object) array_map(static fn (mixed $one): string => mb_substr(is_string($one) ? $one : '', 0, 300), $value),
             'question' => Question::of($value)->asArray(),
             'reasons' => self::reasons($value),
-            'account' => self::account($value),
+            'account' => $kind === 'closed' ? self::account($value) : $value,
+            'caught' => (object) array_filter($value, is_int(...)),
+            'kept' => array_values(array_filter($value, is_int(...))),
             default => $value,
         };
 

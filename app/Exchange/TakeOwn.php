@@ -37,6 +37,7 @@ final class TakeOwn
         foreach (['hours', 'group', 'area', 'context', 'project'] as $kind) {
             $this->ids[$kind] = array_map(intval(...), array_flip(DB::table(OwnFormat::TABLES[$kind])->where('user_id', $this->user->id)->orderByDesc('id')->pluck('name', 'id')->all()));
         }
+        $this->ids['habit'] = array_map(intval(...), array_flip($this->user->habits()->orderByDesc('id')->pluck('title', 'id')->all()));
         $lines = array_map(static fn (Draft $draft): array => $draft->own ?? [], $drafts);
         foreach (['settings', 'hours', 'group', 'area', 'context', 'project'] as $kind) {
             foreach (self::of($kind, $lines) as $place => $line) {
@@ -44,12 +45,26 @@ final class TakeOwn
             }
         }
         $this->projectsInOrder(self::of('project', $lines));
+        foreach (self::of('habit', $lines) as $line) {
+            $this->habit($line);
+        }
         $this->tasks(array_values(array_filter($drafts, static fn (Draft $draft): bool => ($draft->own['is'] ?? '') === 'task')));
         foreach (OwnFormat::AFTERWARDS as $kind) {
             foreach (self::of($kind, $lines) as $line) {
                 $this->afterwards($kind, $line);
             }
         }
+    }
+
+    /** @param  array<string, mixed>  $line */
+    private function habit(array $line): void
+    {
+        $columns = OwnValues::columns('habit', $line);
+        $title = (string) ($columns['title'] ?? '');
+        if ($title === '' || isset($this->ids['habit'][$title]) || ! isset($columns['minutes'], $columns['times'], $columns['from'])) {
+            return;
+        }
+        $this->ids['habit'][$title] = DB::table('habits')->insertGetId(['user_id' => $this->user->id, 'area_id' => $this->id('area', $line['area'] ?? null) ?? $this->user->usualArea(), 'hours_set_id' => $this->id('hours', $line['hours'] ?? null)] + $columns + ['position' => 0]);
     }
 
     /**
@@ -178,7 +193,7 @@ final class TakeOwn
         $repeat = is_array($line['repeat'] ?? null) ? $this->repeat($draft->key, $line['repeat']) : null;
         DB::table('tasks')->where('id', $id)->update([
             'said' => $columns['said'] ?? $columns['estimate'] ?? null, 'expected' => $columns['expected'] ?? null, 'deleted_at' => $columns['deleted_at'] ?? null, 'updated_at' => $columns['updated_at'] ?? $this->now,
-            'repeat_id' => $repeat, 'ask_on' => $columns['ask_on'] ?? DB::raw('ask_on'),
+            'repeat_id' => $repeat, 'habit_id' => $this->id('habit', $line['habit'] ?? null), 'ask_on' => $columns['ask_on'] ?? DB::raw('ask_on'),
         ]);
         $own = ['user_id' => $this->user->id, 'task_id' => $id];
         foreach (['subtask' => 'subtasks', 'link' => 'links', 'event' => 'history'] as $kind => $part) {
@@ -234,22 +249,71 @@ final class TakeOwn
             'closed' => ['slips' => $this->slips(is_array($line['slips'] ?? null) ? $line['slips'] : [])] + (is_array($line['account'] ?? null) ? ['account' => OwnReferences::replaced($line['account'], 'task', $task)] : []) + $line,
             'template' => ['pattern' => $this->pattern(is_array($line['pattern'] ?? null) ? $line['pattern'] : [])] + $line,
             'view' => ['question' => OwnReferences::conditions(is_array($line['question'] ?? null) ? $line['question'] : [], fn (string $field, string $name): ?int => $this->id($field, $name))] + $line,
+            'review' => ['caught' => $this->byArea(is_array($line['caught'] ?? null) ? $line['caught'] : []), 'kept' => array_values(array_filter(array_map(fn (mixed $key): ?int => is_string($key) ? $this->task($key) : null, is_array($line['kept'] ?? null) ? $line['kept'] : [])))] + $line,
             default => $line,
         };
         $columns = array_filter(OwnValues::columns($kind, $line), static fn (mixed $value): bool => $value !== null);
-        $same = ['entry' => ['starts_at', 'ends_at'], 'reserve' => ['title', 'starts_at', 'ends_at'], 'routine' => ['title', 'at', 'days', 'minutes', 'from'], 'lunch' => ['date'], 'promise' => ['date', 'taken_at', 'how'], 'closed' => ['date'], 'early_end' => ['from_at', 'until_at'], 'view' => ['name', 'question'], 'template' => ['name', 'pattern']][$kind];
+        $same = ['entry' => ['starts_at', 'ends_at'], 'reserve' => ['title', 'starts_at', 'ends_at'], 'routine' => ['title', 'at', 'days', 'minutes', 'from'], 'lunch' => ['date'], 'promise' => ['date', 'taken_at', 'how'], 'closed' => ['date'], 'early_end' => ['from_at', 'until_at'], 'view' => ['name', 'question'], 'template' => ['name', 'pattern'], 'cycle' => ['begins_on', 'weeks'], 'review' => ['week_on', 'begun_at'], 'report' => ['name', 'scope', 'sections'], 'chance' => ['due', 'percent', 'said_at']][$kind];
         $table = OwnFormat::TABLES[$kind];
-        $known = array_intersect_key($columns, array_flip(array_slice($same, 0, in_array($kind, ['view', 'template', 'promise'], true) ? 1 : 5)));
+        if ($kind === 'chance') {
+            $columns['task_id'] = $task($line['task'] ?? null) ?: null;
+        }
+        if (($kind === 'chance' && $columns['task_id'] === null) || ($kind === 'report' && ($columns['scope'] ?? '') === 'project' && $this->id('project', $line['project'] ?? null) === null)) {
+            return;
+        }
+        $known = array_intersect_key($columns, array_flip(array_slice([...$same, 'task_id'], 0, in_array($kind, ['view', 'template', 'promise', 'cycle', 'review', 'report'], true) ? 1 : 5)));
         if (count(array_intersect_key($columns, array_flip($same))) < count($same) || DB::table($table)->where(['user_id' => $this->user->id] + $known)->exists()) {
             return;
         }
         $stamps = in_array($table, ['saved_views', 'templates'], true) ? ['created_at' => $this->now, 'updated_at' => $this->now] : [];
-        $more = ['routine' => ['parts' => '[]', 'deep' => 0, 'position' => 0], 'closed' => ['slips' => '{}'], 'promise' => ['tasks' => '[]'], 'view' => ['position' => 0, 'pinned' => 0]][$kind] ?? [];
+        $more = ['routine' => ['parts' => '[]', 'deep' => 0, 'position' => 0], 'closed' => ['slips' => '{}'], 'promise' => ['tasks' => '[]'], 'view' => ['position' => 0, 'pinned' => 0], 'review' => ['caught' => '[]', 'kept' => '[]'], 'report' => ['position' => 0, 'project_id' => $this->id('project', $line['project'] ?? null)]][$kind] ?? [];
         $id = DB::table($table)->insertGetId(['user_id' => $this->user->id] + $columns + $more + $stamps);
         foreach ($kind === 'routine' ? self::parts($line, 'other_days') : [] as $day) {
             $row = array_filter(OwnValues::columns('routine_day', $day), static fn (mixed $value): bool => $value !== null);
             isset($row['date']) && DB::table('routine_days')->insert(['user_id' => $this->user->id, 'routine_id' => $id] + $row + ['dropped' => 0]);
         }
+        foreach ($kind === 'cycle' ? self::parts($line, 'goals') : [] as $goal) {
+            $this->goal((int) $id, $goal);
+        }
+    }
+
+    /** @param  array<string, mixed>  $line */
+    private function goal(int $cycle, array $line): void
+    {
+        $columns = array_filter(OwnValues::columns('goal', $line), static fn (mixed $value): bool => $value !== null);
+        if (! isset($columns['name'], $columns['target'])) {
+            return;
+        }
+        $own = ['user_id' => $this->user->id];
+        $task = is_string($line['task'] ?? null) ? $this->task($line['task']) : null;
+        $id = DB::table('goals')->insertGetId($own + ['cycle_id' => $cycle, 'area_id' => $this->id('area', $line['area'] ?? null) ?? $this->user->usualArea(), 'project_id' => $this->id('project', $line['project'] ?? null), 'task_id' => $task] + $columns);
+        foreach (self::parts($line, 'marks') as $one) {
+            $mark = OwnValues::columns('mark', $one);
+            isset($mark['date'], $mark['value']) && DB::table('goal_marks')->insertOrIgnore($own + ['goal_id' => $id] + $mark);
+        }
+        foreach (self::parts($line, 'steps') as $one) {
+            $step = OwnValues::columns('step', $one);
+            $of = is_string($one['task'] ?? null) ? $this->task($one['task']) : null;
+            isset($step['week_on']) && $of !== null && DB::table('goal_steps')->insertOrIgnore($own + ['goal_id' => $id, 'task_id' => $of] + $step);
+        }
+        foreach (is_array($line['habits'] ?? null) ? $line['habits'] : [] as $title) {
+            DB::table('habits')->where('id', $this->id('habit', $title) ?? 0)->update(['goal_id' => $id]);
+        }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $caught  by the area's name
+     * @return array<int, mixed>
+     */
+    private function byArea(array $caught): array
+    {
+        $own = [];
+        foreach ($caught as $name => $count) {
+            $id = $this->id('area', $name);
+            $id === null || $own[$id] = $count;
+        }
+
+        return $own;
     }
 
     /**

@@ -24,10 +24,10 @@ final class WriteOwn
         $tasks = DB::table('tasks')->where('user_id', $this->user->id)->count();
         yield self::line('nekto', ['version' => OwnFormat::VERSION, 'written' => $this->now->utc()->format('Y-m-d\TH:i:s\Z'), 'tasks' => $tasks]);
         yield self::line('settings', OwnFormat::read('settings', (object) (array) DB::table('users')->find($this->user->id)));
-        foreach (['hours' => 'hours_sets', 'group' => 'calendar_groups', 'area' => 'areas', 'project' => 'projects', 'section' => 'sections', 'context' => 'contexts'] as $kind => $table) {
-            $this->names[$kind] = DB::table($table)->where('user_id', $this->user->id)->pluck('name', 'id')->all();
+        foreach (['hours' => 'hours_sets', 'group' => 'calendar_groups', 'area' => 'areas', 'project' => 'projects', 'section' => 'sections', 'context' => 'contexts', 'habit' => 'habits'] as $kind => $table) {
+            $this->names[$kind] = DB::table($table)->where('user_id', $this->user->id)->pluck($kind === 'habit' ? 'title' : 'name', 'id')->all();
         }
-        foreach (['hours', 'group', 'area', 'context', 'project'] as $kind) {
+        foreach (['hours', 'group', 'area', 'context', 'project', 'habit'] as $kind) {
             foreach (DB::table(OwnFormat::TABLES[$kind])->where('user_id', $this->user->id)->orderBy('id')->get() as $row) {
                 yield self::line($kind, OwnFormat::read($kind, $row) + $this->beside($kind, $row));
             }
@@ -51,8 +51,25 @@ final class WriteOwn
             'area' => ['hours' => $this->name('hours', $row->hours_set_id), 'group' => $this->name('group', $row->group_id)],
             'project' => ['area' => $this->name('area', $row->area_id), 'after' => $this->name('project', $row->after_id), 'sections' => $some('section', 'project_id')],
             'routine' => ['other_days' => $some('routine_day', 'routine_id')],
+            'habit' => ['area' => $this->name('area', $row->area_id), 'hours' => $this->name('hours', $row->hours_set_id)],
+            'cycle' => ['goals' => $this->goals((int) $row->id)],
+            'report' => ['project' => $this->name('project', $row->project_id)],
+            'chance' => ['task' => $this->key((int) $row->task_id)],
             default => [],
         });
+    }
+
+    /** @return list<array<string, mixed>> of a cycle, with their marks, their steps and the habits that move them */
+    private function goals(int $cycle): array
+    {
+        $goals = [];
+        foreach (DB::table('goals')->where('cycle_id', $cycle)->orderBy('id')->get() as $row) {
+            $marks = DB::table('goal_marks')->where('goal_id', $row->id)->orderBy('date')->get()->map(static fn (\stdClass $one): array => OwnFormat::read('mark', $one))->all();
+            $steps = DB::table('goal_steps')->where('goal_id', $row->id)->orderBy('id')->get()->map(fn (\stdClass $one): array => OwnFormat::read('step', $one) + ['task' => $this->key((int) $one->task_id)])->all();
+            $goals[] = OwnFormat::read('goal', $row) + array_filter(['area' => $this->name('area', $row->area_id), 'project' => $this->name('project', $row->project_id), 'task' => $row->task_id === null ? null : $this->key((int) $row->task_id), 'marks' => $marks, 'steps' => $steps, 'habits' => DB::table('habits')->where('goal_id', $row->id)->orderBy('id')->pluck('title')->all()]);
+        }
+
+        return $goals;
     }
 
     /** @return \Generator<string> */
@@ -76,7 +93,7 @@ final class WriteOwn
                 $repeat = $row->repeat_id === null ? null : $repeats[$row->repeat_id] ?? null;
                 $first = (int) ($firsts[$row->repeat_id ?? 0] ?? 0);
                 yield self::line('task', ['key_of' => TaskKey::of($this->user, (int) $row->id, $row->origin)] + OwnFormat::read('task', $row) + array_filter([
-                    'area' => $this->name('area', $row->area_id), 'project' => $this->name('project', $row->project_id), 'section' => $this->name('section', $row->section_id), 'hours' => $this->name('hours', $row->hours_set_id),
+                    'area' => $this->name('area', $row->area_id), 'project' => $this->name('project', $row->project_id), 'section' => $this->name('section', $row->section_id), 'hours' => $this->name('hours', $row->hours_set_id), 'habit' => $this->name('habit', $row->habit_id),
                     'contexts' => $parts[$row->id]['contexts'] ?? [], 'subtasks' => self::plain($parts[$row->id]['subtask'] ?? []), 'links' => self::plain($parts[$row->id]['link'] ?? []),
                     'repeat' => $repeat === null ? null : OwnFormat::read('repeat', $repeat) + ['pattern' => $this->pattern((array) json_decode((string) $repeat->pattern, true)), 'first' => TaskKey::of($this->user, $first, $origins[$first] ?? null)],
                     'blocks' => self::plain($parts[$row->id]['block'] ?? []), 'entries' => self::entries($parts[$row->id]['entry'] ?? [], $parts[$row->id]['block'] ?? []), 'history' => self::plain($parts[$row->id]['event'] ?? []),
@@ -100,6 +117,7 @@ final class WriteOwn
             'closed' => ['slips' => array_combine(array_map(static fn (int|string $id): string => $key($id) ?? (string) $id, array_keys((array) ($columns['slips'] ?? []))), array_values((array) ($columns['slips'] ?? [])))]
                 + (isset($columns['account']) ? ['account' => OwnReferences::replaced((array) $columns['account'], 'task', $key)] : []) + $columns,
             'template' => ['pattern' => $this->pattern((array) ($columns['pattern'] ?? []))] + $columns,
+            'review' => ['caught' => array_combine(array_map(fn (int|string $id): string => $this->name('area', $id) ?? (string) $id, array_keys((array) ($columns['caught'] ?? []))), array_values((array) ($columns['caught'] ?? []))), 'kept' => array_values(array_filter(array_map($key, (array) ($columns['kept'] ?? []))))] + $columns,
             'view' => ['question' => OwnReferences::conditions((array) ($columns['question'] ?? []), fn (string $field, string $id): ?string => $this->name($field, $id))] + $columns,
             'block' => (isset($columns['reasons']) ? ['reasons' => OwnReferences::reasons((array) $columns['reasons'], fn (string $field, string $id): ?string => $field === 'task' ? $key($id) : $this->name($field, $id))] : []) + $columns,
             'event' => ['facts' => OwnReferences::facts((array) ($columns['facts'] ?? []), (string) ($columns['what'] ?? ''), fn (string $field, mixed $id): ?string => $this->name($field, $id))] + $columns,

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-
 namespace App\Http;
 
 use App\Models\User;

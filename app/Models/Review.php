@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $step 1 to 7, the one it is at
  * @property int $place which of the areas, in the step about them
  * @property array<int, int> $caught lines by area id
+ * @property list<int> $kept what was looked at for someday, and stays: tasks
  * @property string|null $note
  * @property array<string, mixed>|null $account its figures as they were when it was closed
  * @property CarbonImmutable $begun_at UTC
@@ -29,13 +30,13 @@ final class Review extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['week_on', 'step', 'place', 'caught', 'note', 'account', 'begun_at', 'closed_at'];
+    protected $fillable = ['week_on', 'step', 'place', 'caught', 'kept', 'note', 'account', 'begun_at', 'closed_at'];
 
-    protected $attributes = ['step' => 1, 'place' => 0, 'caught' => '{}', 'note' => null, 'account' => null, 'closed_at' => null];
+    protected $attributes = ['step' => 1, 'place' => 0, 'caught' => '{}', 'kept' => '[]', 'note' => null, 'account' => null, 'closed_at' => null];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['step' => 'integer', 'place' => 'integer', 'caught' => 'array', 'account' => 'array', 'begun_at' => 'immutable_datetime', 'closed_at' => 'immutable_datetime'];
+        return ['step' => 'integer', 'place' => 'integer', 'caught' => 'array', 'kept' => 'array', 'account' => 'array', 'begun_at' => 'immutable_datetime', 'closed_at' => 'immutable_datetime'];
     }
 }

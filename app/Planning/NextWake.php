@@ -50,7 +50,7 @@ final class NextWake
 
         return [
             $at($day->plusDays(1), 0),
-            ...array_values(array_map(static fn (int $minute): CarbonImmutable => $at($day, $minute), array_filter([self::MORNING, $user->close_at, ...$starts], is_int(...)))),
+            ...array_values(array_map(static fn (int $minute): CarbonImmutable => $at($day, $minute), array_filter([self::MORNING, $user->close_at, $user->review_at, ...$user->reports()->whereNotNull('remind_at')->pluck('remind_at')->all(), ...$starts], is_int(...)))),
         ];
     }
 

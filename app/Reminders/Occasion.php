@@ -9,7 +9,7 @@ final readonly class Occasion
 {
     /**
      * @param  string  $key  the same for the same occasion: a block that moves is a new one
-     * @param  string  $kind  meetings, blocks, due, waiting or close
+     * @param  string  $kind  meetings, blocks, due, waiting, close, review or report
      * @param  string|null  $link  to join a meeting
      * @param  int|null  $taskId  whose it is; null for the close of the day
      */

@@ -12,6 +12,7 @@ use App\Rows\RowMapper;
 use App\Rows\RunningClock;
 use App\Rows\WorkTimeLoader;
 use App\Time\Moments;
+use App\Time\Weeks;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 
@@ -39,6 +40,8 @@ final readonly class Occasions
             ...(in_array('due', $kinds, true) ? $this->due($user, $now) : []),
             ...(in_array('waiting', $kinds, true) ? $this->waiting($user, $now) : []),
             ...(in_array('close', $kinds, true) ? $this->close($user, $now) : []),
+            ...(in_array('review', $kinds, true) ? $this->review($user, $now) : []),
+            ...(in_array('report', $kinds, true) ? $this->reports($user, $now) : []),
         ];
     }
 
@@ -114,11 +117,45 @@ final readonly class Occasions
     {
         $local = $user->local($now);
         $day = $local->format('Y-m-d');
-        $since = 60 * $local->hour + $local->minute - ($user->close_at ?? 2000);
-        if ($since < 0 || $since >= 60 * self::DAY_HOURS || $user->closedDays()->where('date', $day)->whereNotNull('closed_at')->exists()) {
+        if ($user->close_at === null || ! $this->isIn($user, $user->close_at, $now) || $user->closedDays()->where('date', $day)->whereNotNull('closed_at')->exists()) {
             return [];
         }
 
         return [new Occasion("close:{$day}", 'close', __('remind.close_title'), __('remind.close'), '/close')];
+    }
+
+    /** @return list<Occasion> the weekly review on its day, until its week is closed */
+    private function review(User $user, CarbonImmutable $now): array
+    {
+        $today = Moments::today($user, $now);
+        $week = Weeks::first($user, $today)->asString();
+        if ($today->weekday() !== $user->review_on || ! $this->isIn($user, $user->review_at, $now) || $user->reviews()->where('week_on', $week)->whereNotNull('closed_at')->exists()) {
+            return [];
+        }
+
+        return [new Occasion("review:{$week}", 'review', __('remind.review_title'), __('remind.review'), '/review')];
+    }
+
+    /** @return list<Occasion> */
+    private function reports(User $user, CarbonImmutable $now): array
+    {
+        $today = Moments::today($user, $now);
+        $occasions = [];
+        foreach ($user->reports()->whereNotNull('remind_at')->get() as $report) {
+            if (($report->remind_on === null || $report->remind_on === $today->weekday()) && $this->isIn($user, (int) $report->remind_at, $now)) {
+                $occasions[] = new Occasion("report:{$report->id}:{$today->asString()}", 'report', $report->name, __('remind.report'), "/reports/{$report->id}");
+            }
+        }
+
+        return $occasions;
+    }
+
+    /** It is that time of the day, or not long after. */
+    private function isIn(User $user, int $minute, CarbonImmutable $now): bool
+    {
+        $local = $user->local($now);
+        $since = 60 * $local->hour + $local->minute - $minute;
+
+        return $since >= 0 && $since < 60 * self::DAY_HOURS;
     }
 }

@@ -97,7 +97,7 @@ final readonly class Account
             if ($task === null && $line === null) {
                 continue;
             }
-            $minutes = $promise === null ? ($task === null ? 0 : self::planned($task, $own, $now)) : (int) ($line['minutes'] ?? 0);
+            $minutes = $promise === null ? ($task === null ? 0 : self::laidOut($task, $own, $now)) : (int) ($line['minutes'] ?? 0);
             $actual = Worked::minutes($worked[$id] ?? [], $now);
             $due = $line['due'] ?? ($task !== null && $picks->isDueBy($task, $day));
             $done = $task?->done_at !== null && $task->done_at < $until;
@@ -178,7 +178,7 @@ final readonly class Account
      *
      * @param  Collection<int, Block>  $own
      */
-    private static function planned(Task $task, Collection $own, CarbonImmutable $now): int
+    public static function laidOut(Task $task, Collection $own, CarbonImmutable $now): int
     {
         $length = static fn (Block $block): int => RowMapper::time($block)->length();
         $stood = $own->reject(static fn (Block $block): bool => $block->state === BlockState::Passed);

@@ -23,12 +23,18 @@ final readonly class PastRatios
     /** @return list<Pair> */
     public function pairs(User $user): array
     {
+        return array_column($this->dated($user), 0);
+    }
+
+    /** @return list<array{Pair, string}> the newest first, with when it was done, in UTC */
+    public function dated(User $user): array
+    {
         return array_values(DB::table('tasks')->join('entries', 'entries.task_id', 'tasks.id')
             ->where('tasks.user_id', $user->id)->whereNotNull('tasks.done_at')->whereNull('tasks.deleted_at')->whereRaw('coalesce(estimate_begun, estimate) > 0')->whereNotNull('entries.ends_at')
             ->where('entries.break', false)->groupBy('tasks.id', 'area_id', 'demand')->orderByDesc('tasks.done_at')->limit(self::NEWEST)
-            ->get(['area_id', 'demand', DB::raw('coalesce(estimate_begun, estimate) as estimate'), DB::raw(Worked::sum(Clock::now()).' as actual')])
+            ->get(['area_id', 'demand', 'tasks.done_at', DB::raw('coalesce(estimate_begun, estimate) as estimate'), DB::raw(Worked::sum(Clock::now()).' as actual')])
             ->filter(static fn (\stdClass $row): bool => (int) $row->actual > 0)
-            ->map(static fn (\stdClass $row): Pair => new Pair((string) $row->area_id, Demand::from($row->demand), (int) $row->estimate, (int) $row->actual))->all());
+            ->map(static fn (\stdClass $row): array => [new Pair((string) $row->area_id, Demand::from($row->demand), (int) $row->estimate, (int) $row->actual), (string) $row->done_at])->all());
     }
 
     /**

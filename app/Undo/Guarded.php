@@ -38,6 +38,7 @@ final class Guarded
         'entries' => ['user_id'],
         'early_ends' => ['user_id'],
         'promises' => ['user_id'],
+        'reports' => ['user_id'],
     ];
 
     /** Columns that undo sets by itself: what they hold is nobody's change. */

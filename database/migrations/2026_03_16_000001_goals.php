@@ -116,6 +116,7 @@ return new class extends Migration
             $table->unsignedTinyInteger('step')->default(1);
             $table->unsignedInteger('place')->default(0);
             $table->text('caught');
+            $table->text('kept')->default('[]');
             $table->text('note')->nullable();
             $table->text('account')->nullable();
             $table->dateTime('begun_at');

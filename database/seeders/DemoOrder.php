@@ -58,7 +58,7 @@ final readonly class DemoOrder
                 'waiting_since' => $this->now->subDays($since)->format('Y-m-d'), 'ask_on' => $this->dates->dueOn($ask),
             ]);
         }
-        $user->tasks()->create(['title' => 'A podcast on the estuary', 'area_id' => $areas['Publications'], 'stage' => TaskStage::Someday]);
+        $user->tasks()->create(['title' => 'A podcast on the estuary', 'area_id' => $areas['Publications'], 'stage' => TaskStage::Someday])->forceFill(['updated_at' => $this->now->subDays(26)])->saveQuietly();
         $user->tasks()->create(['title' => 'Humidity limits of the cases', 'area_id' => $areas['Exhibition'], 'stage' => TaskStage::Reference, 'note' => "Cases 1 to 6: **45 to 55 %**\n\n- never below 40\n- logger in case 3"]);
         $this->comesBack($user, $areas->all());
         $this->past($user, $areas->all());

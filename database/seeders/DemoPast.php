@@ -40,7 +40,7 @@ final class DemoPast
     /** @var array<string, int> how often each title has come */
     private array $parts = [];
 
-    public function __construct(private readonly CarbonImmutable $now, private readonly DemoDates $dates)
+    public function __construct(private readonly DemoDates $dates)
     {
         $this->chance = new Randomizer(new Mt19937(self::SEED));
     }
@@ -68,7 +68,7 @@ final class DemoPast
             for ($week = 1; $week <= 2 * self::WEEKS; $week++) {
                 $start = $user->local($first->starts_at)->subWeeks($week)->utc();
                 if ($start >= $this->dates->day(-7 * self::WEEKS)->utc() && $start < $this->dates->day(0)->utc()) {
-                    $user->occurrences()->create(['meeting_id' => $first->meeting_id, 'summary' => $first->summary, 'place' => $first->place, 'starts_at' => $start, 'ends_at' => $start->addMinutes((int) $first->starts_at->diffInMinutes($first->ends_at)), 'busy' => true, 'instance' => $start->format('Ymd\THis\Z'), 'answer' => $first->answer]);
+                    DB::table('occurrences')->insert(['user_id' => $user->id, 'meeting_id' => $first->meeting_id, 'summary' => $first->summary, 'place' => $first->place, 'starts_at' => $start->toDateTimeString(), 'ends_at' => $start->addMinutes((int) $first->starts_at->diffInMinutes($first->ends_at))->toDateTimeString(), 'busy' => true, 'instance' => $start->format('Ymd\THis\Z'), 'answer' => $first->answer?->value]);
                 }
             }
         }

@@ -64,7 +64,7 @@ final class DemoSeeder extends Seeder
             $this->caught($user);
             $this->today($user);
             (new DemoOrder($this->now, $this->dates))->fill($user);
-            (new DemoPast($this->now, $this->dates))->fill($user);
+            (new DemoPast($this->dates))->fill($user);
             (new DemoGoals($this->now, $this->dates, $this->weeks))->fill($user);
         });
         $user = User::query()->where('email', $email)->firstOrFail();

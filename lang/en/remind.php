@@ -10,4 +10,7 @@ return [
     'waiting' => 'Ask :person again today.',
     'close_title' => 'Close the day',
     'close' => 'Three lines, and it is over.',
+    'review_title' => 'Review the week',
+    'review' => 'Seven steps: what was won, what slipped, what comes.',
+    'report' => 'Look at it, change it, send it.',
 ];

@@ -128,6 +128,8 @@ return [
         'reminded' => '{0} none rang today|{1} one rang today|[2,*] :count rang today',
         'close' => 'where the day is not closed by then',
         'no_close' => 'nobody reminds you',
+        'review' => 'seven steps, in under a quarter of an hour',
+        'no_review' => 'nobody reminds you; it can be begun on any day',
         'would_add' => ':what would add :minutes to the next seven days',
         'would_take' => ':what would take :minutes off the next seven days',
         'messages' => '{0} no message waits|{1} one message waits|[2,*] :count messages wait',

@@ -11,6 +11,7 @@ use App\Catch\ReadMailbox;
 use App\Files\Tidy;
 use App\Habits\HabitWeeks;
 use App\Intake\Intakes;
+use App\Ledger\SaidChances;
 use App\Meetings\ExtendMeetings;
 use App\Meetings\TidyGone;
 use App\Models\User;
@@ -41,7 +42,7 @@ final class Minute extends Command
 
     protected $description = 'Mends plans, reminds, expands repeating meetings, hands mail that came to the queue; run it each minute';
 
-    public function handle(Mend $mend, ExtendMeetings $extend, ComeBack $comeBack, HabitWeeks $habits, Rest $rest, Tidy $tidy, Remind $remind, Prospects $prospects): int
+    public function handle(Mend $mend, ExtendMeetings $extend, ComeBack $comeBack, HabitWeeks $habits, Rest $rest, Tidy $tidy, Remind $remind, Prospects $prospects, SaidChances $said): int
     {
         $now = Clock::now();
         $failed = 0;
@@ -61,7 +62,7 @@ final class Minute extends Command
                 $rest($user, $now);
                 $habits($user, $now);
                 $revision = $mend($user, $now);
-                $prospects->chances($user, $now); // so that no page has to wait for them
+                $said->note($user, $prospects->chances($user, $now), $now); // so that no page has to wait for them
                 $remind($user, $now);
                 Heartbeat::beat($user->id, $now, (int) $awake->count, NextWake::after($user, $now));
                 $revision === null || $this->line("Mended the plan of account {$user->id}: ".count($revision->moves).' moves.');

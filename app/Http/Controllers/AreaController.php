@@ -13,6 +13,7 @@ use App\Models\Context;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 
 /** Areas and contexts, with their own order. */
 final readonly class AreaController
@@ -49,9 +50,10 @@ final readonly class AreaController
         return back()->with('status', __('settings.saved'));
     }
 
-    public function updateContext(Context $context, #[CurrentUser] User $user): RedirectResponse
+    /** Up in its order, or private or not. */
+    public function updateContext(Request $request, Context $context, #[CurrentUser] User $user): RedirectResponse
     {
-        Positions::up($user->contexts()->get()->all(), $context->id);
+        $request->has('private') ? $context->update(['private' => $request->boolean('private')]) : Positions::up($user->contexts()->get()->all(), $context->id);
 
         return back()->with('status', __('settings.saved'));
     }

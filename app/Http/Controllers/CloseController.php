@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Clock\Timer;
+use App\Http\AskedDay;
 use App\Http\Requests\CloseDayRequest;
 use App\Models\User;
 use App\Screens\Close\CloseScreen;
@@ -15,7 +16,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Nekto\Core\Time\InvalidTime;
 use Nekto\Core\Time\LocalDay;
 
 /** The end of a day, and opening it again. */
@@ -57,11 +57,7 @@ final readonly class CloseController
     private function day(User $user, ?string $date): LocalDay
     {
         $today = Moments::today($user, Clock::now());
-        try {
-            $day = $date === null || $date === '' ? $today : LocalDay::fromString($date);
-        } catch (InvalidTime) {
-            abort(404);
-        }
+        $day = AskedDay::of($user, $date === '' ? null : $date, Clock::now());
 
         return $day->number > $today->number ? $today : $day;
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-
 use App\Goals\CycleEdit;
 use App\Http\Requests\CycleRequest;
 use App\Models\Cycle;

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-
 use App\Goals\CycleEdit;
 use App\Goals\DateWork;
 use App\Goals\GoalEdit;
-use App\Screens\WeekPlan\PlaceSteps;
 use App\Goals\StepEdit;
 use App\Http\Requests\GoalRequest;
 use App\Http\Requests\MarkRequest;
@@ -19,6 +17,7 @@ use App\Models\Task;
 use App\Models\User;
 use App\Screens\Goals\GoalRow;
 use App\Screens\Goals\GoalsScreen;
+use App\Screens\WeekPlan\PlaceSteps;
 use App\Time\Clock;
 use App\Time\Moments;
 use App\Time\Weeks;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-
 use App\Habits\HabitEdit;
 use App\Http\Requests\HabitRequest;
 use App\Models\Habit;

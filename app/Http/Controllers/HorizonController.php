@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\AskedDay;
 use App\Models\Task;
 use App\Models\User;
 use App\Screens\Horizon\HorizonScreen;
 use App\Screens\Month\MonthScreen;
 use App\Time\Clock;
-use App\Time\Moments;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
@@ -19,9 +19,6 @@ use Nekto\Core\Time\LocalDay;
 /** Will it all fit? */
 final readonly class HorizonController
 {
-    /** Days from today that can be looked at. */
-    private const FARTHEST = 800;
-
     public function show(Request $request, #[CurrentUser] User $user, HorizonScreen $screen): View
     {
         $weeks = $request->integer('weeks');
@@ -40,15 +37,8 @@ final readonly class HorizonController
     public function month(#[CurrentUser] User $user, MonthScreen $screen, ?string $date = null): View
     {
         $now = Clock::now();
-        $today = Moments::today($user, $now);
-        try {
-            $day = $date === null ? $today : LocalDay::fromString($date);
-        } catch (InvalidTime) {
-            abort(404);
-        }
-        abort_if(abs($day->number - $today->number) > self::FARTHEST, 404);
 
-        return view('screens.month', $screen->of($user, $day, $now));
+        return view('screens.month', $screen->of($user, AskedDay::of($user, $date, $now), $now));
     }
 
     /** @return array{Task, LocalDay}|null a due date that is looked at */

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Edits\ChangeKind;
 use App\Edits\CrunchWay;
+use App\Http\AskedDay;
 use App\Models\User;
 use App\Screens\Shape\MorningStep;
 use App\Screens\Shape\ShapeAsk;
@@ -16,8 +17,6 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
-use Nekto\Core\Time\InvalidTime;
-use Nekto\Core\Time\LocalDay;
 
 /** The run sheet of a day. */
 final readonly class ShapeController
@@ -25,12 +24,7 @@ final readonly class ShapeController
     public function show(Request $request, #[CurrentUser] User $user, ShapeScreen $screen, ?string $date = null): View
     {
         $now = Clock::now();
-        try {
-            $day = $date === null ? Moments::today($user, $now) : LocalDay::fromString($date);
-        } catch (InvalidTime) {
-            abort(404);
-        }
-        abort_if(abs($day->number - Moments::today($user, $now)->number) > 800, 404);
+        $day = AskedDay::of($user, $date, $now);
         $ids = static fn (string $name): array => array_values(array_map(static fn (mixed $id): int => is_scalar($id) ? (int) $id : 0, array_slice((array) $request->query($name, []), 0, 200)));
 
         return view('screens.shape', $screen->of($user, $day, $now, new ShapeAsk(

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Edits\BalanceDays;
 use App\Edits\MoveTogether;
 use App\Edits\PlanWeek;
+use App\Http\AskedDay;
 use App\Http\Requests\BalanceRequest;
 use App\Http\Requests\MoveTogetherRequest;
 use App\Http\Requests\WeekPlanRequest;
@@ -27,15 +28,11 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
-use Nekto\Core\Time\InvalidTime;
 use Nekto\Core\Time\LocalDay;
 
 /** The days of a week. */
 final readonly class WeekController
 {
-    /** Days from today that can be looked at. */
-    private const FARTHEST = 800;
-
     public function show(Request $request, #[CurrentUser] User $user, WeekScreen $screen, ?string $date = null): View
     {
         $now = Clock::now();
@@ -89,13 +86,8 @@ final readonly class WeekController
     /** The first day of a date's week; without one that of today, from Friday on of the next. */
     private function week(User $user, ?string $date, CarbonImmutable $now): LocalDay
     {
-        $today = Moments::today($user, $now);
-        try {
-            $day = $date === null ? $today->plusDays($today->weekday() >= 5 ? 7 : 0) : LocalDay::fromString($date);
-        } catch (InvalidTime) {
-            abort(404);
-        }
-        abort_if(abs($day->number - $today->number) > self::FARTHEST, 404);
+        $day = AskedDay::of($user, $date, $now);
+        $day = $date === null && $day->weekday() >= 5 ? $day->plusDays(7) : $day;
 
         return Weeks::first($user, $day);
     }

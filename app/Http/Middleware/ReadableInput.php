@@ -17,7 +17,7 @@ final readonly class ReadableInput
 {
     /** Names that carry several values, by how deep these lie. */
     public const LISTS = [
-        'ids' => 1, 'tasks' => 1, 'picks' => 1, 'moves' => 1, 'on' => 1, 'keys' => 1, 'listed' => 1, 'take' => 1, 'order' => 1, 'reminds' => 1, 'areas' => 1, 'calendars' => 1, 'week' => 1, 'days' => 1, 'slips' => 1, 'columns' => 1,
+        'ids' => 1, 'goals' => 1, 'sections' => 1, 'tasks' => 1, 'picks' => 1, 'moves' => 1, 'on' => 1, 'keys' => 1, 'listed' => 1, 'take' => 1, 'order' => 1, 'reminds' => 1, 'areas' => 1, 'calendars' => 1, 'week' => 1, 'days' => 1, 'slips' => 1, 'columns' => 1,
         'conditions' => 2,
     ];
 

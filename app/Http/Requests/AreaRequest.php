@@ -21,6 +21,7 @@ final class AreaRequest extends FormRequest
             'name' => [$area === null ? 'required' : 'sometimes', 'string', 'max:100', Rule::unique('areas')->where('user_id', $own)->ignore($area instanceof Area ? $area->id : null)],
             'hue' => ['sometimes', Rule::in(Area::HUES)],
             'hours_set_id' => ['sometimes', Rule::exists('hours_sets', 'id')->where('user_id', $own)],
+            'private' => ['sometimes', 'boolean'],
             'move' => ['sometimes', 'in:up'],
         ];
     }
@@ -34,6 +35,6 @@ final class AreaRequest extends FormRequest
     /** @return array<string, mixed> columns of areas */
     public function columns(): array
     {
-        return $this->safe(['name', 'hue', 'hours_set_id']);
+        return $this->safe(['name', 'hue', 'hours_set_id', 'private']);
     }
 }

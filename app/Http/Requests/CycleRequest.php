@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-
 use App\Models\Cycle;
 use Illuminate\Foundation\Http\FormRequest;
 use Nekto\Core\Time\LocalDay;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-
 use App\Goals\CycleEdit;
 use App\Goals\GoalEdit;
 use App\Models\Cycle;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-
 use App\Catch\CaughtLine;
 use App\Habits\HabitEdit;
 use App\Models\Habit;

@@ -18,13 +18,13 @@ final class SettingsRequest extends FormRequest
     /** Columns that are taken as they come. */
     private const PLAIN = [
         'zone', 'margin_percent', 'buffer_before', 'buffer_after', 'deep_limit', 'estimates', 'tempo', 'least_piece', 'offer_anew', 'day_begins', 'theme', 'single_keys', 'month_first', 'carry_picks', 'mend_asks', 'sound',
-        'remind_mail', 'remind_before', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after', 'keys_most', 'ask_after', 'someday_after', 'twelve_hours', 'dates', 'week_starts',
+        'remind_mail', 'remind_before', 'rhythm_work', 'rhythm_break', 'rhythm_long', 'rhythm_after', 'keys_most', 'ask_after', 'someday_after', 'twelve_hours', 'dates', 'week_starts', 'review_on', 'encourages',
     ];
 
     /** Times of the day, in minutes where they are kept. */
-    private const CLOCKS = ['lunch_from', 'lunch_to', 'sleep_from', 'sleep_to', 'morning_until', 'afternoon_until', 'close_at'];
+    private const CLOCKS = ['lunch_from', 'lunch_to', 'sleep_from', 'sleep_to', 'morning_until', 'afternoon_until', 'close_at', 'review_at'];
 
-    private const REMINDS = ['meetings', 'blocks', 'due', 'waiting', 'close'];
+    private const REMINDS = ['meetings', 'blocks', 'due', 'waiting', 'close', 'review', 'report'];
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -68,6 +68,9 @@ final class SettingsRequest extends FormRequest
             'reminds' => ['sometimes', 'array'],
             'reminds.*' => ['nullable', Rule::in(self::REMINDS)],
             'close_at' => ['sometimes', 'nullable', $clock],
+            'review_on' => ['sometimes', 'nullable', 'integer', 'between:1,7'],
+            'review_at' => ['sometimes', 'required', $clock],
+            'encourages' => ['sometimes', 'boolean'],
             'rhythm_work' => ['sometimes', 'nullable', 'integer', 'between:5,240'],
             'rhythm_break' => ['sometimes', 'required', 'integer', 'between:1,120'],
             'rhythm_long' => ['sometimes', 'required', 'integer', 'between:1,240'],

@@ -25,6 +25,7 @@ final readonly class GoalsPage extends Page
      * @param  Collection<int, Cycle>  $earlier
      * @param  Collection<int, Area>  $areas
      * @param  Collection<int, Project>  $projects
+     * @param  Collection<int, string>  $lists  titles of open tasks with subtasks, by id
      * @param  float  $part  where the present moment lies in its week, from 0 to 1
      */
     public function __construct(
@@ -41,6 +42,7 @@ final readonly class GoalsPage extends Page
         public Collection $earlier,
         public Collection $areas,
         public Collection $projects,
+        public Collection $lists,
         public float $part,
         public string $nowLabel,
         public string $weekSpan,

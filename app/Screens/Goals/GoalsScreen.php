@@ -77,9 +77,10 @@ final class GoalsScreen
             earlier: $user->cycles()->whereNotNull('closed_at')->get(),
             areas: $this->desk->areas(),
             projects: $user->projects()->whereNull('done_at')->get(['id', 'name']),
+            lists: $user->tasks()->whereNull('done_at')->whereHas('subtasks')->orderByDesc('id')->limit(200)->pluck('title', 'id'),
             part: round((Moments::minute($now) - $this->desk->time()->zone->at($first, 0)) / (7 * 1440), 4),
             nowLabel: $dates->weekday($today->weekday(), true).' '.Times::clock($user, $now),
-            weekSpan: $week === null || $weeks === null ? '' : $dates->span($weeks->begin($week), $weeks->begin($week)->plusDays(6)),
+            weekSpan: $week === null ? '' : $dates->span($weeks->begin($week), $weeks->begin($week)->plusDays(6)),
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Screens\Horizon;
 
 use App\Rows\Desk;
+use App\Screens\HourScale;
 use App\Time\Moments;
 use App\Wording\Dates;
 use App\Wording\Times;
@@ -12,9 +13,7 @@ use App\Wording\Times;
 /** Draws supply as a line and demand as steps, on the same scale. */
 final readonly class CurveDrawing
 {
-    /** Hours between two lines across; the first that gives no more than so many lines. */
-    private const HOURS = [1, 2, 5, 10, 15, 20, 40, 60, 100, 200, 500];
-
+    /** Lines across, at most. */
     private const LINES = 7;
 
     /** Part of the height above the highest point. */
@@ -150,10 +149,7 @@ final readonly class CurveDrawing
      */
     private function heights(int $top, \Closure $height): array
     {
-        $each = self::HOURS[count(self::HOURS) - 1];
-        foreach (array_reverse(self::HOURS) as $hours) {
-            $top / 60 / $hours <= self::LINES && $each = $hours;
-        }
+        $each = HourScale::step($top, self::LINES);
         $heights = [];
         for ($at = 0; 60 * $at < $top; $at += $each) {
             $heights[] = [$height(60 * $at), (string) $at];

@@ -98,6 +98,7 @@ final class RulesToday
             'rhythm' => $user->rhythm_work === null ? __('settings.today.no_rhythm') : trans_choice('settings.today.rhythm', $user->rhythm_after, ['minutes' => $user->rhythm_long]),
             'reminds' => trans_choice('settings.today.reminded', $this->counts()['reminded']),
             'close' => __($user->close_at === null ? 'settings.today.no_close' : 'settings.today.close'),
+            'review' => __($user->review_on === null ? 'settings.today.no_review' : 'settings.today.review'),
         ];
     }
 

@@ -6,6 +6,8 @@ namespace App\Screens\Task;
 
 use App\Models\Area;
 use App\Models\Block;
+use App\Models\Goal;
+use App\Models\GoalStep;
 use App\Models\HoursSet;
 use App\Models\Project;
 use App\Models\Task;
@@ -37,6 +39,8 @@ final readonly class TaskPage extends Page
      * @param  list<array{title: string, link: string|null, what: string, then: string|null}>  $holds  what holds it up, and the way on: "answered" or an address
      * @param  list<array{id: int, title: string, what: string}>  $waits  what waits for it
      * @param  Collection<int, string>  $people  who was waited for before
+     * @param  Collection<int, Goal>  $goals  of the present cycle
+     * @param  Collection<int, GoalStep>  $steps  that it is
      * @param  list<array{when: string, what: string}>  $gone  what happened to it before today, for the beginning of its tape
      */
     public function __construct(
@@ -63,5 +67,7 @@ final readonly class TaskPage extends Page
         public array $waits,
         public array $gone,
         public Collection $people,
+        public Collection $goals,
+        public Collection $steps,
     ) {}
 }

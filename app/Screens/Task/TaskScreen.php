@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Task;
 
+use App\Goals\CycleEdit;
 use App\Models\Block;
 use App\Models\Subtask;
 use App\Models\Task;
@@ -21,6 +22,7 @@ use App\Time\Clock;
 use App\Wording\History;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Collection;
 use Nekto\Core\Estimate\Correction;
 use Nekto\Core\Prospect\Slack;
@@ -53,6 +55,8 @@ final readonly class TaskScreen
         $history = (new History($user))->lines($task->events()->limit(self::EVENTS)->get());
         $candidate = $this->desk->open()->one($task->id);
 
+        $goals = CycleEdit::present($user)?->goals()->get() ?? new EloquentCollection;
+
         return new TaskPage(
             task: $task,
             back: $back,
@@ -77,6 +81,8 @@ final readonly class TaskScreen
             waits: $steps === null ? [] : $this->holdsUp->waiting($user, $task, $steps, $now),
             gone: array_slice(array_reverse($history), 0, self::GONE),
             people: $user->tasks()->whereNotNull('waiting_for')->distinct()->orderBy('waiting_for')->limit(50)->pluck('waiting_for'),
+            goals: $goals->toBase(),
+            steps: $goals->isEmpty() ? new Collection : $user->goalSteps()->where('task_id', $task->id)->whereIn('goal_id', $goals->modelKeys())->get()->toBase(),
         );
     }
 

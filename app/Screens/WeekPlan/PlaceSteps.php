@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-
 namespace App\Screens\WeekPlan;
 
 use App\Edits\PlanWeek;
@@ -29,8 +28,8 @@ final readonly class PlaceSteps
         }
         $days = [];
         foreach (array_merge(...array_values($this->run->of($user, $first, $now, [])->groups) ?: [[]]) as $row) {
-            if ($row instanceof PlanRow && isset($steps[$row->id]) && $row->parts !== []) {
-                $days[$row->id] = (int) array_key_first($row->parts);
+            if (isset($steps[$row->task]) && $row->parts !== []) {
+                $days[$row->task] = (int) array_key_first($row->parts);
             }
         }
 

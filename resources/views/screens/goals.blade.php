@@ -47,7 +47,7 @@
                         @if ($goal->moved_by === App\Models\MovedBy::Hand)<form method="post" action="/goals/{{ $goal->id }}/mark" class="goal-measure" data-on-change>@csrf<input class="field-inline" name="value" inputmode="decimal" value="{{ GoalRow::figure($row->value) }}" aria-label="Where {{ $goal->name }} stands" maxlength="12"> <b>of {{ GoalRow::figure($goal->target) }}</b> {{ $goal->unit }}{{ $goal->weekly ? ' this week' : '' }}</form>
                         @else<p class="goal-measure"><b>{{ GoalRow::figure($row->value) }} of {{ GoalRow::figure($goal->target) }}</b> {{ $goal->unit }}{{ $goal->weekly ? ' this week' : '' }}</p>@endif
                         <p class="goal-facts">{{ $row->by }}</p>
-                        <div class="goal-facts">@if ($row->judged)steps kept {{ $row->kept }} of {{ $row->judged }}@endif <details class="asks goal-more"><summary class="button button-bare" aria-label="Change {{ $goal->name }}">change</summary><div class="menu menu-wide"><x-goal-form :goal="$goal" :areas="$areas" :projects="$projects" /><form method="post" action="/goals/{{ $goal->id }}">@csrf @method('delete')<button class="button button-bare">Take the goal away</button> <span class="soft">its tasks stay</span></form></div></details></div>
+                        <div class="goal-facts">@if ($row->judged)steps kept {{ $row->kept }} of {{ $row->judged }}@endif <details class="asks goal-more"><summary class="button button-bare" aria-label="Change {{ $goal->name }}">change</summary><div class="menu menu-wide"><x-goal-form :goal="$goal" :areas="$areas" :projects="$projects" :lists="$lists" /><form method="post" action="/goals/{{ $goal->id }}">@csrf @method('delete')<button class="button button-bare">Take the goal away</button> <span class="soft">its tasks stay</span></form></div></details></div>
                     </div>
                     <x-draught :row="$row" />
                     <div class="goal-weeks">
@@ -82,7 +82,7 @@
                     <div class="goal-left"><span class="goal-left-name">{{ $i === 0 ? 'work left against open time left' : '' }}</span><div>@unless ($row->isOver)<x-goal-vessel :row="$row" :scale="$scale" />@endunless</div></div>
                 </section>
             @endforeach
-            @if ($goals !== [])<div class="goal-scale" aria-hidden="true"><span><x-pegs :steps="['kept']" /> kept <x-pegs :steps="['missed']" /> missed <x-pegs :steps="['block']" /> has a block <x-pegs :steps="['none']" /> none yet <em>hours</em></span><div>@php $each = max(1, (int) ceil($scale / 60 / 6)); @endphp @for ($hour = 0; $hour * 60 <= $scale; $hour += $each)<i style="--l:{{ round(60000 * $hour / $scale, 1) }}">{{ $hour }}</i>@endfor</div></div>@endif
+            @if ($goals !== [])<div class="goal-scale" aria-hidden="true"><span><x-pegs :steps="['kept']" /> kept <x-pegs :steps="['missed']" /> missed <x-pegs :steps="['block']" /> has a block <x-pegs :steps="['none']" /> none yet <em>hours</em></span><div>@php $each = App\Screens\HourScale::step($scale, 6); @endphp @for ($hour = 0; $hour * 60 <= $scale; $hour += $each)<i style="--l:{{ round(60000 * $hour / $scale, 1) }}">{{ $hour }}</i>@endfor</div></div>@endif
         </div>
         @if ($goals === [])<div class="empty"><h2>No goal yet</h2><p class="soft">At most three, each with one number it is judged by. What would make these weeks a success?</p></div>@endif
         <div class="goal-foot">
@@ -106,7 +106,7 @@
                 @foreach (['title', 'minutes', 'times', 'best'] as $name)@error($name)<p class="error" role="alert">{{ $message }}</p>@enderror @endforeach
             </section>
             <section aria-labelledby="more-title"><div class="section-head"><h2 id="more-title">The cycle</h2><span class="soft">{{ count($goals) }} of {{ App\Models\Goal::MOST }} goals</span></div>
-                <details class="goal-add" @if ($goals === [] || old('goal_form') === 'new') open @endif><summary class="button">A goal</summary><x-goal-form :areas="$areas" :projects="$projects" :fourth="count($goals) >= App\Models\Goal::MOST" /></details>
+                <details class="goal-add" @if ($goals === [] || old('goal_form') === 'new') open @endif><summary class="button">A goal</summary><x-goal-form :areas="$areas" :projects="$projects" :lists="$lists" :fourth="count($goals) >= App\Models\Goal::MOST" /></details>
                 <details class="goal-add" @if ($errors->hasAny(['date', 'vision'])) open @endif><summary class="button">Its weeks, and what it is for</summary>
                     <form method="post" action="/cycles/{{ $cycle->id }}" class="goal-form">@csrf @method('patch')<input type="hidden" name="vision_was" value="{{ App\Wording\TextMark::of($cycle->vision) }}">
                         <div class="form-row"><label for="cycle-from">Begins in the week of</label><x-day id="cycle-from" name="date" :value="$cycle->begins_on" /></div>
