@@ -45,13 +45,13 @@ final class OwnReader
     /** Whether it stands by itself, and not within another line. */
     private static function isLine(string $kind): bool
     {
-        return in_array($kind, ['settings', 'hours', 'group', 'area', 'context', 'project', 'task', ...OwnFormat::AFTERWARDS], true);
+        return in_array($kind, ['settings', 'hours', 'group', 'area', 'context', 'project', 'habit', 'task', ...OwnFormat::AFTERWARDS], true);
     }
 
     /** @param  array<array-key, mixed>  $line */
     private static function name(string $kind, array $line): string
     {
-        foreach (['title', 'name', 'date'] as $column) {
+        foreach (['title', 'name', 'date', 'begins_on', 'week_on'] as $column) {
             if (is_string($line[$column] ?? null)) {
                 return mb_substr(trim($line[$column]), 0, 200);
             }

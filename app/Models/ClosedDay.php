@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $went_well
  * @property string|null $in_the_way
  * @property string|null $tomorrow
- * @property array<string, string> $slips by task id
+ * @property array<array-key, string> $slips by task id
  * @property CarbonImmutable|null $closed_at UTC
  * @property array<string, mixed>|null $account its figures as they were when it was last closed
  */

@@ -72,10 +72,10 @@ final class Restore
         }
         $columns = [];
         foreach ($before as $column => $value) {
-            if (! array_key_exists($column, $now) || $now[$column] === $value) {
+            if (! array_key_exists($column, $now) || self::isSame($now[$column], $value)) {
                 continue;
             }
-            ($now[$column] === $after[$column] || in_array($column, Guarded::MARKS, true)) && $this->isThere($column, $value) ? $columns[$column] = $value : $this->leave($table, $id);
+            (self::isSame($now[$column], $after[$column]) || in_array($column, Guarded::MARKS, true)) && $this->isThere($column, $value) ? $columns[$column] = $value : $this->leave($table, $id);
         }
         if ($table === 'entries' && array_key_exists('ends_at', $columns) && $columns['ends_at'] === null && $this->runsAnother($id)) {
             unset($columns['ends_at']);
@@ -112,7 +112,7 @@ final class Restore
         if ($now === null) {
             return;
         }
-        array_udiff_assoc(array_diff_key(array_intersect_key($now, $after), array_flip(Guarded::MARKS)), $after, static fn (mixed $a, mixed $b): int => $a === $b ? 0 : 1) === [] && ! $this->holdsMinutes($table, $id)
+        array_udiff_assoc(array_diff_key(array_intersect_key($now, $after), array_flip(Guarded::MARKS)), $after, static fn (mixed $a, mixed $b): int => self::isSame($a, $b) ? 0 : 1) === [] && ! $this->holdsMinutes($table, $id)
             ? $this->own($table)->where('id', $id)->delete()
             : $this->leave($table, $id);
     }
@@ -143,6 +143,12 @@ final class Restore
             'hours_exceptions' => DB::table($table)->whereIn('hours_set_id', DB::table('hours_sets')->where('user_id', $this->user->id)->select('id')),
             default => DB::table($table)->where('user_id', $this->user->id),
         };
+    }
+
+    /** A number is the same whether it was written as 6 or as 6.0. */
+    private static function isSame(mixed $a, mixed $b): bool
+    {
+        return $a === $b || (is_float($a) && is_int($b) && $a === (float) $b) || (is_int($a) && is_float($b) && (float) $a === $b);
     }
 
     private function leave(string $table, int $id): void

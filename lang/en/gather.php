@@ -51,5 +51,5 @@ return [
         'too_long' => 'Over 100 h: split it into smaller tasks.',
         'no_duration' => 'Write a duration such as 45 min or 1 h 30.',
     ],
-    'source' => ['typed' => 'typed', 'mail' => 'mail', 'file' => 'file', 'link' => 'link', 'meeting' => 'meeting', 'template' => 'template'],
+    'source' => ['typed' => 'typed', 'mail' => 'mail', 'file' => 'file', 'link' => 'link', 'meeting' => 'meeting', 'template' => 'template', 'habit' => 'habit'],
 ];

@@ -203,7 +203,7 @@ final class UndoTest extends FeatureTestCase
     public function no_column_that_planning_asks_is_left_out_of_undo(): void
     {
         $planning = ['importance', 'push', 'due_on', 'due_at', 'due_hard', 'not_before', 'estimate', 'said', 'said_at', 'by_steps', 'estimate_begun', 'min_chunk', 'max_chunk', 'demand', 'carried', 'area_id', 'project_id', 'section_id',
-            'hours_set_id', 'position', 'picked_on', 'key', 'set_at', 'part', 'splits', 'stage', 'done_at', 'deleted_at', 'waiting_for', 'waiting_since', 'ask_on', 'return_on', 'repeat_id', 'occurs_on', 'title'];
+            'hours_set_id', 'position', 'picked_on', 'key', 'set_at', 'part', 'splits', 'stage', 'done_at', 'deleted_at', 'waiting_for', 'waiting_since', 'ask_on', 'return_on', 'repeat_id', 'habit_id', 'occurs_on', 'title'];
 
         self::assertSame([], array_intersect($planning, Guarded::TABLES['tasks']));
         self::assertEqualsCanonicalizing(Schema::getColumnListing('tasks'), ['id', ...$planning, ...Guarded::TABLES['tasks']], 'a new column of tasks is on one of the two lists');
@@ -224,7 +224,7 @@ final class UndoTest extends FeatureTestCase
         $user->reserves()->create($time + ['title' => 'Errands']);
         $user->routines()->create(['title' => 'Mail', 'at' => 540, 'minutes' => 30, 'days' => 'mon', 'from' => '2026-03-01', 'parts' => []])->otherDays()->create($own + ['date' => '2026-03-16', 'dropped' => true]);
         $user->lunchDays()->create(['date' => '2026-03-12', 'from' => 780, 'to' => 825]);
-        $user->promises()->create(['date' => '2026-03-09', 'taken_at' => $time['starts_at'], 'how' => 'hours', 'tasks' => []]);
+        $user->promises()->create(['date' => '2026-03-15', 'taken_at' => $time['starts_at'], 'how' => 'hours', 'tasks' => []]);
         $user->earlyEnds()->create(['from_at' => $time['starts_at'], 'until_at' => $time['ends_at']]);
     }
 

@@ -124,7 +124,7 @@ final readonly class ReviewController
     }
 
     /** Something for someday stays, seen. */
-    public function keep(Task $task, #[CurrentUser] User $user, string $date): RedirectResponse
+    public function keep(#[CurrentUser] User $user, string $date, Task $task): RedirectResponse
     {
         $now = Clock::now();
         ReviewEdit::keep(ReviewEdit::of($user, $this->week($user, $date, $now), $now), $task);

@@ -122,9 +122,8 @@ final readonly class ReviewScreen
             $account = $isAhead ? null : Account::of($this->desk, $day->day, $entries[$day->day->number] ?? new Collection, $now, whole: false);
             $keys = array_map(fn (AccountRow $row): array => ['title' => $row->title, 'kept' => $row->became === Became::Kept, 'open' => $row->became !== Became::Kept && ($row->became === Became::ToCome || $day->day->equals($this->desk->today()))], array_values(array_filter($account->rows ?? [], static fn (AccountRow $row): bool => $row->key && $row->became !== Became::Added)));
             $rows[] = new WeekRow($day, $account?->promised() ?? 0, $account?->actual() ?? 0, $keys, $account?->isClosed() ?? false, $isAhead);
-            $notes = (array) ($account->closed->slips ?? []);
             foreach ($account->rows ?? [] as $row) {
-                $why = trim((string) ($notes[$row->task] ?? ''));
+                $why = trim((string) ($account->closed->slips[(string) $row->task] ?? ''));
                 if ($why !== '' && ! $row->done) {
                     $noted[mb_strtolower($why)][] = [$why, ['title' => $row->title, 'minutes' => max(0, $row->promised - $row->actual), 'day' => $day->label, 'task' => $row->task]];
                 }
@@ -221,7 +220,7 @@ final readonly class ReviewScreen
             $there = $curve->at((int) $moment);
             if ($there->room() < 0) {
                 $names = $this->desk->tasks($due->filter(static fn (Candidate $one): bool => $one->due === $moment)->pluck('id')->all());
-                $crunch = ['what' => $names->first()?->title ?? '', 'when' => Times::due($user, (int) $moment, $names->first()?->due_at !== null, $now), 'missing' => -$there->room()];
+                $crunch = ['what' => (string) $names->first()?->title, 'when' => Times::due($user, (int) $moment, $names->first()?->due_at !== null, $now), 'missing' => -$there->room()];
 
                 break;
             }

@@ -69,7 +69,7 @@
                                 </div>
                             @else
                                 <div @class(['goal-week', 'goal-week-past' => $number < $open])>
-                                    @if ($number > $open && $some !== [] && count($some) <= 3 && ($row->weeks[$number + 1] ?? []) === [] && $some[0]->habit === null)<ul class="steps-coming">@foreach ($some as $one)<li><x-pegs :steps="[$one]" /><a href="/tasks/{{ $one->task }}" title="{{ $one->title }}">{{ $one->short }}</a></li>@endforeach</ul><span class="pegs-line"></span>
+                                    @if ($number > $open && $some !== [] && count($some) <= 3 && ($row->weeks[$number + 1] ?? []) === [] && $some[0]->habit === null)<ul class="steps-coming">@foreach ($some as $one)<li><x-pegs :steps="[$one]" /><a href="/tasks/{{ $one->task }}" title="{{ $one->title }}">{{ $one->short }}</a></li>@endforeach</ul><span class="pegs-phone"><x-pegs :steps="$some" /></span><span class="pegs-line"></span>
                                     @else<x-pegs :steps="$some" /><span class="pegs-line"></span>@endif
                                     <span class="goal-end">{{ isset($row->ends[$number]) ? GoalRow::figure($row->ends[$number]) : '' }}</span><span class="sr-only">week {{ $number }}: {{ $kept }} of {{ count($some) }} steps kept</span>
                                 </div>
