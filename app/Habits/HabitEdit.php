@@ -16,6 +16,7 @@ use App\Time\Weeks;
 use App\Time\Zones;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Nekto\Core\Time\LocalDay;
 
 /** Habits made, changed and ended by hand, and one time of one done. */
@@ -46,7 +47,10 @@ final readonly class HabitEdit
     /** It ends with yesterday: what was done of it stays counted. */
     public function end(Habit $habit, CarbonImmutable $now): ?PlanRevision
     {
-        return $this->change($habit, ['until' => Moments::today($habit->user, $now)->plusDays(-1)->asString()], $now);
+        return $this->replan->after($habit->user, $now, static function () use ($habit, $now): void {
+            $habit->update(['until' => Moments::today($habit->user, $now)->plusDays(-1)->asString()]);
+            self::untouched($habit)->get()->each(static fn (Task $task) => $task->forceDelete());
+        });
     }
 
     /**
@@ -97,8 +101,14 @@ final readonly class HabitEdit
     {
         foreach (HabitWeeks::weeks(Weeks::first($user, Moments::today($user, $now))) as $week) {
             $own = $habit->tasks()->whereBetween('occurs_on', [$week->asString(), $week->plusDays(6)->asString()]);
-            (clone $own)->whereNull('done_at')->whereNotIn('id', $user->entries()->whereNotNull('task_id')->select('task_id'))->get()->each(static fn (Task $task) => $task->forceDelete());
+            self::untouched($habit)->whereBetween('occurs_on', [$week->asString(), $week->plusDays(6)->asString()])->get()->each(static fn (Task $task) => $task->forceDelete());
             $this->weeks->fill($user, $habit, $week, max(0, HabitWeeks::times($habit, $week) - (clone $own)->count()), $now);
         }
+    }
+
+    /** @return HasMany<Task, Habit> open times on which nobody has worked */
+    private static function untouched(Habit $habit): HasMany
+    {
+        return $habit->tasks()->whereNull('done_at')->whereNotIn('id', $habit->user->entries()->whereNotNull('task_id')->select('task_id'));
     }
 }

@@ -20,7 +20,6 @@ use App\Wording\Dates;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Support\Facades\DB;
 use Nekto\Core\Ledger\Period;
 use Nekto\Core\Time\LocalDay;
 
@@ -73,7 +72,7 @@ final class WriteReport
     /** @return list<string> worked on, and not done */
     private function begun(User $user, Report $report, Period $period, CarbonImmutable $now): array
     {
-        $worked = (new Spent($user, $now))->entries($period)->whereNotNull('entries.task_id')->groupBy('entries.task_id')->pluck(DB::raw(Worked::sum($now)), 'entries.task_id')->all();
+        $worked = (new Spent($user, $now))->entries($period)->whereNotNull('entries.task_id')->groupBy('entries.task_id')->selectRaw('entries.task_id, '.Worked::sum($now).' as minutes')->pluck('minutes', 'task_id')->all();
 
         return $this->titles($this->of($user, $report)->whereNull('done_at')->whereIntegerInRaw('id', array_keys($worked))->orderBy('id'), static fn (Task $task): string => __('report.begun_line', ['title' => $task->title, 'worked' => Times::duration((int) $worked[$task->id]), 'left' => $task->said === null ? '?' : Times::duration($task->minutesLeft($now))]));
     }

@@ -35,6 +35,6 @@ final readonly class HabitLine
 
     private static function without(string $pattern, string $text): string
     {
-        return trim((string) preg_replace($pattern, ' ', $text, 1), " ,;\t");
+        return trim(str_replace(' ,', ',', (string) preg_replace($pattern, ' ', $text, 1)), " ,;\t");
     }
 }

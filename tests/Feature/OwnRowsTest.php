@@ -26,6 +26,10 @@ final class OwnRowsTest extends FeatureTestCase
         $gone->delete();
         $message = $other->messages()->create(['message_id' => '1', 'from_name' => 'Ana', 'subject' => 'Lamps', 'body' => '', 'received_at' => now()]);
         $own = ['user_id' => $other->id];
+        $cycle = $other->cycles()->create(['begins_on' => '2026-03-09', 'weeks' => 12]);
+        $goal = $cycle->goals()->make(['name' => 'A', 'target' => 2, 'area_id' => $other->areas()->firstOrFail()->id]);
+        $goal->user_id = $other->id;
+        $goal->save();
         $ids = [
             'entry' => $other->entries()->create(['starts_at' => now(), 'ends_at' => now()->addHour()])->id, 'project' => $project->id, 'trashed' => $gone->id, 'any' => $gone->id, 'message' => $message->id, 'area' => $other->areas()->firstOrFail()->id, 'context' => $other->contexts()->create(['name' => 'dock'])->id,
             'section' => $project->sections()->create($own + ['name' => 'A'])->id, 'subtask' => $task->subtasks()->create($own + ['title' => 'A'])->id, 'link' => $task->links()->create($own + ['address' => 'https://example.org'])->id,
@@ -34,6 +38,7 @@ final class OwnRowsTest extends FeatureTestCase
             'reserve' => $other->reserves()->create(['title' => 'A', 'starts_at' => now(), 'ends_at' => now()->addHour()])->id, 'mail' => $other->outboxMails()->create(['to' => 'a', 'subject' => 'A', 'body' => '', 'source' => '', 'sent_at' => now()])->id,
             'token' => $other->captureTokens()->create(['name' => 'A', 'hash' => 'a'])->id, 'preview' => $other->intakes()->create(['kind' => 'tasks', 'name' => 'a', 'format' => 'todotxt', 'stage' => 'ready'])->id, 'signIn' => $other->signIns()->create(['agent' => 'a', 'address' => 'a', 'stays' => false, 'began_at' => now(), 'seen_at' => now()])->id, 'occurrence' => $other->occurrences()->value('id'), 'calendar' => $other->calendars()->value('id'), 'group' => $other->calendarGroups()->create(['name' => 'A'])->id,
             'routine' => $other->routines()->create(['title' => 'A', 'at' => 600, 'minutes' => 30, 'days' => 'wed', 'from' => '2026-03-01', 'parts' => []])->id,
+            'cycle' => $cycle->id, 'goal' => $goal->id, 'step' => $goal->steps()->create($own + ['task_id' => $task->id, 'week_on' => '2026-03-09'])->id, 'habit' => $other->habits()->create(['title' => 'A', 'area_id' => $goal->area_id, 'minutes' => 30, 'times' => 2, 'from' => '2026-03-09'])->id, 'report' => $other->reports()->create(['name' => 'A', 'scope' => 'week', 'sections' => 'done'])->id,
             'task' => $task->id, 'block' => $block->id, 'meeting' => $other->meetings()->value('id'), 'set' => $set->id, 'exception' => $exception->id, 'import' => $import->id,
         ];
         $before = $this->plan($other);
@@ -95,7 +100,7 @@ final class OwnRowsTest extends FeatureTestCase
         $this->block($this->task('Cable run', of: $other), '2026-03-11 09:00', '2026-03-11 10:00');
         $this->meeting('Gallery round', '2026-03-11 11:00', '2026-03-11 12:00', $other);
 
-        foreach (['/shape', '/gather', '/gather/files', '/gather/mailbox', '/gather/tokens', '/weigh', '/weigh/list', '/projects', '/templates', '/views/no-date', '/search?q=plan', '/gather/export/csv', '/meetings', '/settings'] as $address) {
+        foreach (['/shape', '/gather', '/gather/files', '/gather/mailbox', '/gather/tokens', '/weigh', '/weigh/list', '/projects', '/templates', '/views/no-date', '/search?q=plan', '/gather/export/csv', '/meetings', '/settings', '/goals', '/review', '/ledger', '/ledger/entries', '/reports'] as $address) {
             $this->get($address)->assertOk()->assertDontSee('Lighting plan')->assertDontSee('Cable run')->assertDontSee('Gallery round');
         }
     }

@@ -13,6 +13,7 @@ use App\Wording\TypedTime;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
+use Nekto\Core\Capture\DurationReader;
 use Nekto\Core\Capture\HabitLine;
 use Nekto\Core\Capture\Kind;
 use Nekto\Core\Capture\LooseTime;
@@ -60,7 +61,7 @@ final class HabitRequest extends FormRequest
             $today = Moments::today($this->user(), Clock::now())->asString();
             $field = $this->isNew() ? 'line' : null;
             match (true) {
-                $columns['title'] === '' => $validator->errors()->add($field ?? 'title', __('goals.habit.unclear')),
+                $columns['title'] === '', is_int(DurationReader::read($columns['title'])) => $validator->errors()->add($field ?? 'title', __('goals.habit.unclear')),
                 $columns['times'] < 1, $columns['times'] > 7 => $validator->errors()->add($field ?? 'times', __('goals.habit.times')),
                 $columns['minutes'] < 5, $columns['minutes'] > self::LONGEST, $columns['minutes'] % 5 !== 0 => $validator->errors()->add($field ?? 'minutes', __('goals.habit.minutes')),
                 isset($columns['until']) && $columns['until'] < ($habit instanceof Habit ? $habit->from : $today) => $validator->errors()->add('due_date', __('goals.habit.until')),

@@ -142,9 +142,10 @@ final class GoalsScreen
                 continue;
             }
             if ($until !== null && $day->equals($last)) {
-                $hours = $time->hoursOn($goal->area->hours_set_id, $day);
+                $span = $time->zone->day($day);
+                $hours = $time->hours($goal->area->hours_set_id)->between($span->start, $span->end);
 
-                return $days + $hours->minutesBetween($time->zone->day($day)->start, $until) / max(1, $hours->length());
+                return $days + $hours->minutesBetween($span->start, $until) / max(1, $hours->length());
             }
             $days += 1.0;
         }
@@ -235,7 +236,7 @@ final class GoalsScreen
         $since = $first->plusDays(-7 * self::WEEKS_BEFORE);
         $times = (new StepRows($this->desk))->ofHabits($user, $since);
         $rows = [];
-        foreach ($user->habits()->where(static fn ($one) => $one->whereNull('until')->orWhere('until', '>=', $first->asString()))->with('area')->get() as $habit) {
+        foreach ($user->habits()->where(fn ($one) => $one->whereNull('until')->orWhere('until', '>=', $this->desk->today()->asString()))->with('area')->get() as $habit) {
             $before = [];
             foreach ($times[$habit->id] ?? [] as $week => $some) {
                 $week < $first->asString() && $before[$week] = [count(array_filter($some, static fn (StepRow $one): bool => $one->kept === Kept::Kept)), count($some)];

@@ -85,27 +85,28 @@
             @if ($goals !== [])<div class="goal-scale" aria-hidden="true"><span><x-pegs :steps="['kept']" /> kept <x-pegs :steps="['missed']" /> missed <x-pegs :steps="['block']" /> has a block <x-pegs :steps="['none']" /> none yet <em>hours</em></span><div>@php $each = App\Screens\HourScale::step($scale, 6); @endphp @for ($hour = 0; $hour * 60 <= $scale; $hour += $each)<i style="--l:{{ round(60000 * $hour / $scale, 1) }}">{{ $hour }}</i>@endfor</div></div>@endif
         </div>
         @if ($goals === [])<div class="empty"><h2>No goal yet</h2><p class="soft">At most three, each with one number it is judged by. What would make these weeks a success?</p></div>@endif
-        <div class="goal-foot">
-            <section aria-labelledby="habits-title"><div class="section-head"><h2 id="habits-title">Habits</h2><span class="soft">{{ $habits === [] ? 'so many times a week, wherever they fit' : 'this week, and the weeks before' }}</span></div>
-                <ul class="habits" data-list>@foreach ($habits as $habit)
-                    <li id="habit-{{ $habit->habit->id }}" class="habit hue-{{ $habit->habit->area->hue }}"><span class="swatch"></span>
-                        <details class="asks"><summary class="habit-title" data-row>{{ $habit->habit->title }}</summary><div class="menu menu-wide"><form method="post" action="/habits/{{ $habit->habit->id }}" class="goal-form">@csrf @method('patch')
-                            <div class="form-row"><label for="habit-title-{{ $habit->habit->id }}">What</label><input class="field" id="habit-title-{{ $habit->habit->id }}" name="title" value="{{ $habit->habit->title }}" maxlength="120" required></div>
-                            <div class="form-row"><label for="habit-minutes-{{ $habit->habit->id }}">Minutes</label><span class="pair"><input class="field field-short" id="habit-minutes-{{ $habit->habit->id }}" name="minutes" type="number" step="5" min="5" max="480" value="{{ $habit->habit->minutes }}"><input class="field field-short" name="times" type="number" min="1" max="7" value="{{ $habit->habit->times }}" aria-label="Times a week"> times a week</span></div>
-                            <div class="form-row"><label for="habit-part-{{ $habit->habit->id }}">When</label><span class="pair"><select class="field" id="habit-part-{{ $habit->habit->id }}" name="part"><option value="">anywhere in its hours</option>@foreach (['morning', 'afternoon', 'evening'] as $part)<option value="{{ $part }}" @selected($habit->habit->part === $part)>in the {{ $part }}</option>@endforeach</select><input class="field field-short" name="best" value="{{ $habit->habit->best_at === null ? '' : Times::ofDay($person, $habit->habit->best_at) }}" aria-label="Best time" placeholder="about"></span></div>
-                            <div class="form-row"><label for="habit-area-{{ $habit->habit->id }}">Area</label><select class="field" id="habit-area-{{ $habit->habit->id }}" name="area_id">@foreach ($areas as $area)<option value="{{ $area->id }}" @selected($habit->habit->area_id === $area->id)>{{ $area->name }}</option>@endforeach</select></div>
-                            <div class="form-row"><label for="habit-goal-{{ $habit->habit->id }}">Moves</label><select class="field" id="habit-goal-{{ $habit->habit->id }}" name="goal_id"><option value="">no goal</option>@foreach ($goals as $row)<option value="{{ $row->goal->id }}" @selected($habit->habit->goal_id === $row->goal->id)>{{ $row->goal->name }}</option>@endforeach</select></div>
-                            <div class="form-row"><label for="habit-until-{{ $habit->habit->id }}">Until</label><x-day id="habit-until-{{ $habit->habit->id }}" name="due_date" :value="$habit->habit->until" :keeps="false" placeholder="it goes on" /></div>
-                            <div class="actions wide"><button class="button button-main">Keep</button></div></form><form method="post" action="/habits/{{ $habit->habit->id }}">@csrf @method('delete')<button class="button button-bare">Let it end</button> <span class="soft">what was done stays counted</span></form></div></details>
-                        <span class="soft habit-rule">{{ $habit->rule }}</span><x-pegs :steps="$habit->times" /><b class="habit-count">{{ $habit->done() }} of {{ count($habit->times) }}</b>
-                        <span class="habit-before soft">@foreach ($habit->before as [$done, $of])<span>{{ $done }}/{{ $of }}</span>@endforeach</span>
-                        @if ($habit->done() < count($habit->times))<form method="post" action="/habits/{{ $habit->habit->id }}/done" data-waits="Done: {{ $habit->habit->title }}">@csrf<button class="button" data-key="d" aria-label="{{ $habit->habit->title }} is done">Done <kbd>D</kbd></button></form>@else<span class="soft">done</span>@endif</li>
-                @endforeach</ul>
-                <form method="post" action="/habits" class="pair habit-new" data-clear>@csrf<input class="field" name="line" maxlength="300" aria-label="A new habit, in a line" placeholder="canal loop 30 min 3 times a week in the evening" value="{{ old('line') }}"><button class="button">A habit</button></form>
-                @error('line')<p class="error" role="alert">{{ $message }}</p>@enderror
-                @foreach (['title', 'minutes', 'times', 'best'] as $name)@error($name)<p class="error" role="alert">{{ $message }}</p>@enderror @endforeach
-            </section>
-            <section aria-labelledby="more-title"><div class="section-head"><h2 id="more-title">The cycle</h2><span class="soft">{{ count($goals) }} of {{ App\Models\Goal::MOST }} goals</span></div>
+    @endif
+    <div class="goal-foot">
+        <section aria-labelledby="habits-title"><div class="section-head"><h2 id="habits-title">Habits</h2><span class="soft">{{ $habits === [] ? 'so many times a week, wherever they fit' : 'this week, and the weeks before' }}</span></div>
+            <ul class="habits" data-list>@foreach ($habits as $habit)
+                <li id="habit-{{ $habit->habit->id }}" class="habit hue-{{ $habit->habit->area->hue }}"><span class="swatch"></span>
+                    <details class="asks"><summary class="habit-title" data-row>{{ $habit->habit->title }}</summary><div class="menu menu-wide"><form method="post" action="/habits/{{ $habit->habit->id }}" class="goal-form">@csrf @method('patch')
+                        <div class="form-row"><label for="habit-title-{{ $habit->habit->id }}">What</label><input class="field" id="habit-title-{{ $habit->habit->id }}" name="title" value="{{ $habit->habit->title }}" maxlength="120" required></div>
+                        <div class="form-row"><label for="habit-minutes-{{ $habit->habit->id }}">Minutes</label><span class="pair"><input class="field field-short" id="habit-minutes-{{ $habit->habit->id }}" name="minutes" type="number" step="5" min="5" max="480" value="{{ $habit->habit->minutes }}"><input class="field field-short" name="times" type="number" min="1" max="7" value="{{ $habit->habit->times }}" aria-label="Times a week"> times a week</span></div>
+                        <div class="form-row"><label for="habit-part-{{ $habit->habit->id }}">When</label><span class="pair"><select class="field" id="habit-part-{{ $habit->habit->id }}" name="part"><option value="">anywhere in its hours</option>@foreach (['morning', 'afternoon', 'evening'] as $part)<option value="{{ $part }}" @selected($habit->habit->part === $part)>in the {{ $part }}</option>@endforeach</select><input class="field field-short" name="best" value="{{ $habit->habit->best_at === null ? '' : Times::ofDay($person, $habit->habit->best_at) }}" aria-label="Best time" placeholder="about"></span></div>
+                        <div class="form-row"><label for="habit-area-{{ $habit->habit->id }}">Area</label><select class="field" id="habit-area-{{ $habit->habit->id }}" name="area_id">@foreach ($areas as $area)<option value="{{ $area->id }}" @selected($habit->habit->area_id === $area->id)>{{ $area->name }}</option>@endforeach</select></div>
+                        <div class="form-row"><label for="habit-goal-{{ $habit->habit->id }}">Moves</label><select class="field" id="habit-goal-{{ $habit->habit->id }}" name="goal_id"><option value="">no goal</option>@foreach ($goals as $row)<option value="{{ $row->goal->id }}" @selected($habit->habit->goal_id === $row->goal->id)>{{ $row->goal->name }}</option>@endforeach</select></div>
+                        <div class="form-row"><label for="habit-until-{{ $habit->habit->id }}">Until</label><x-day id="habit-until-{{ $habit->habit->id }}" name="due_date" :value="$habit->habit->until" :keeps="false" placeholder="it goes on" /></div>
+                        <div class="actions wide"><button class="button button-main">Keep</button></div></form><form method="post" action="/habits/{{ $habit->habit->id }}">@csrf @method('delete')<button class="button button-bare">Let it end</button> <span class="soft">what was done stays counted</span></form></div></details>
+                    <span class="soft habit-rule">{{ $habit->rule }}</span><x-pegs :steps="$habit->times" /><b class="habit-count">{{ $habit->done() }} of {{ count($habit->times) }}</b>
+                    <span class="habit-before soft">@foreach ($habit->before as [$done, $of])<span>{{ $done }}/{{ $of }}</span>@endforeach</span>
+                    @if ($habit->done() < count($habit->times))<form method="post" action="/habits/{{ $habit->habit->id }}/done" data-waits="Done: {{ $habit->habit->title }}">@csrf<button class="button" data-key="d" aria-label="{{ $habit->habit->title }} is done">Done <kbd>D</kbd></button></form>@else<span class="soft">done</span>@endif</li>
+            @endforeach</ul>
+            <form method="post" action="/habits" class="pair habit-new" data-clear>@csrf<input class="field" name="line" maxlength="300" aria-label="A new habit, in a line" placeholder="canal loop 30 min 3 times a week in the evening" value="{{ old('line') }}"><button class="button">A habit</button></form>
+            @error('line')<p class="error" role="alert">{{ $message }}</p>@enderror
+            @foreach (['title', 'minutes', 'times', 'best'] as $name)@error($name)<p class="error" role="alert">{{ $message }}</p>@enderror @endforeach
+        </section>
+        @if ($cycle)<section aria-labelledby="more-title"><div class="section-head"><h2 id="more-title">The cycle</h2><span class="soft">{{ count($goals) }} of {{ App\Models\Goal::MOST }} goals</span></div>
                 <details class="goal-add" @if ($goals === [] || old('goal_form') === 'new') open @endif><summary class="button">A goal</summary><x-goal-form :areas="$areas" :projects="$projects" :lists="$lists" :fourth="count($goals) >= App\Models\Goal::MOST" /></details>
                 <details class="goal-add" @if ($errors->hasAny(['date', 'vision'])) open @endif><summary class="button">Its weeks, and what it is for</summary>
                     <form method="post" action="/cycles/{{ $cycle->id }}" class="goal-form">@csrf @method('patch')<input type="hidden" name="vision_was" value="{{ App\Wording\TextMark::of($cycle->vision) }}">
@@ -114,8 +115,7 @@
                         <div class="form-row wide"><label for="cycle-vision">What it is for</label><textarea class="field" id="cycle-vision" name="vision" rows="6" maxlength="20000">{{ old('vision', $cycle->vision) }}</textarea>@error('vision')<span class="error" role="alert">{{ $message }}</span>@enderror</div>
                         <div class="actions wide"><button class="button button-main">Keep</button></div></form></details>
                 <p><a href="/cycles/{{ $cycle->id }}">Its account, and closing it</a>@foreach ($earlier as $one) · <a href="/cycles/{{ $one->id }}">{{ App\Wording\Dates::of($person)->span($one->span()->first, $one->span()->last()) }}</a>@endforeach</p>
-            </section>
-        </div>
-    @endif
+            </section>@endif
+    </div>
     <x-screen-keys on="goals" />
 </x-layout>
