@@ -26,10 +26,12 @@ return new class extends Migration
         DB::statement('alter table users add column encourages tinyint(1) not null default 1');
         DB::statement("update users set reminds = reminds || ',review,report' where reminds like '%close%'"); // who is reminded of the day is reminded of the week
         DB::statement('create index entries_of_task on entries (task_id, starts_at)');
+        DB::statement('create index blocks_of_task on blocks (task_id, starts_at)');
     }
 
     public function down(): void
     {
+        DB::statement('drop index blocks_of_task');
         DB::statement('drop index entries_of_task');
         DB::statement('drop index tasks_habit');
         foreach (['tasks' => ['habit_id'], 'areas' => ['prompt', 'private'], 'contexts' => ['private'], 'users' => ['review_on', 'review_at', 'encourages']] as $table => $columns) {
