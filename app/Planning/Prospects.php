@@ -176,10 +176,14 @@ final readonly class Prospects
         return max(0, $late($problem->with(tasks: [...$problem->tasks, $task])) - $late($problem));
     }
 
-    /** What such work took in the past; null with too little history to tell. */
-    public function ratios(User $user, Demand $demand): ?Ratios
+    /**
+     * What such work took in the past; null with too little history to tell.
+     *
+     * @param  list<Pair>|null  $pairs  of the person, where they have been read already
+     */
+    public function ratios(User $user, Demand $demand, ?array $pairs = null): ?Ratios
     {
-        $pairs = $this->past->pairs($user);
+        $pairs ??= $this->past->pairs($user);
 
         return count($pairs) < Correction::LEAST ? null : new Ratios(self::like($pairs, '', $demand));
     }

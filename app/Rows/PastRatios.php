@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Models\Worked;
 use App\Time\Clock;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Estimate\Pair;
 use Nekto\Core\Estimate\Remaining;
@@ -29,9 +30,12 @@ final readonly class PastRatios
     /** @return list<array{Pair, string}> the newest first, with when it was done, in UTC */
     public function dated(User $user): array
     {
-        return array_values(DB::table('tasks')->join('entries', 'entries.task_id', 'tasks.id')
-            ->where('tasks.user_id', $user->id)->whereNotNull('tasks.done_at')->whereNull('tasks.deleted_at')->whereRaw('coalesce(estimate_begun, estimate) > 0')->whereNotNull('entries.ends_at')
-            ->where('entries.break', false)->groupBy('tasks.id', 'area_id', 'demand')->orderByDesc('tasks.done_at')->limit(self::NEWEST)
+        $newest = DB::table('tasks')->where('user_id', $user->id)->whereNotNull('done_at')->whereNull('deleted_at')->whereRaw('coalesce(estimate_begun, estimate) > 0')
+            ->whereExists(static fn (Builder $entries): Builder => $entries->from('entries')->whereColumn('entries.task_id', 'tasks.id')->where('break', false)->whereNotNull('ends_at'))
+            ->orderByDesc('done_at')->limit(self::NEWEST)->select(['id', 'area_id', 'demand', 'done_at', 'estimate_begun', 'estimate']); // before minutes are summed: history is long
+
+        return array_values(DB::query()->fromSub($newest, 'tasks')->join('entries', 'entries.task_id', 'tasks.id')->whereNotNull('entries.ends_at')->where('entries.break', false)
+            ->groupBy('tasks.id', 'area_id', 'demand')->orderByDesc('tasks.done_at')
             ->get(['area_id', 'demand', 'tasks.done_at', DB::raw('coalesce(estimate_begun, estimate) as estimate'), DB::raw(Worked::sum(Clock::now()).' as actual')])
             ->filter(static fn (\stdClass $row): bool => (int) $row->actual > 0)
             ->map(static fn (\stdClass $row): array => [new Pair((string) $row->area_id, Demand::from($row->demand), (int) $row->estimate, (int) $row->actual), (string) $row->done_at])->all());

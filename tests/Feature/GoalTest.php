@@ -11,6 +11,7 @@ use App\Models\MovedBy;
 use App\Models\Task;
 use App\Planning\Prospects;
 use App\Rows\Desk;
+use App\Rows\PastRatios;
 use App\Rows\WorkTimeLoader;
 use App\Screens\Goals\GoalRow;
 use App\Screens\Goals\GoalsScreen;
@@ -266,7 +267,7 @@ final class GoalTest extends FeatureTestCase
 
     private function row(Goal $goal): GoalRow
     {
-        $rows = (new GoalsScreen($this->desk(), app(Prospects::class)))->goals($this->ines, $goal->cycle()->sole(), Clock::now());
+        $rows = (new GoalsScreen($this->desk(), app(Prospects::class), new PastRatios))->goals($this->ines, $goal->cycle()->sole(), Clock::now());
 
         return array_values(array_filter($rows, static fn (GoalRow $row): bool => $row->goal->id === $goal->id))[0];
     }

@@ -14,6 +14,7 @@ use App\Models\TaskStage;
 use App\Models\User;
 use App\Planning\Prospects;
 use App\Rows\Desk;
+use App\Rows\PastRatios;
 use App\Time\Moments;
 use App\Time\Weeks;
 use App\Wording\Dates;
@@ -21,6 +22,7 @@ use App\Wording\Times;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Nekto\Core\Estimate\Pair;
 use Nekto\Core\Goals\CycleWeeks;
 use Nekto\Core\Goals\EvenPace;
 use Nekto\Core\Goals\GoalChance;
@@ -39,7 +41,10 @@ final class GoalsScreen
     /** @var array<string, Ratios|null> by demand */
     private array $ratios = [];
 
-    public function __construct(private readonly Desk $desk, private readonly Prospects $prospects) {}
+    /** @var list<Pair>|null */
+    private ?array $pairs = null;
+
+    public function __construct(private readonly Desk $desk, private readonly Prospects $prospects, private readonly PastRatios $past) {}
 
     public function of(User $user, CarbonImmutable $now): GoalsPage
     {
@@ -202,7 +207,7 @@ final class GoalsScreen
 
     private function ratios(Demand $demand): ?Ratios
     {
-        return array_key_exists($demand->value, $this->ratios) ? $this->ratios[$demand->value] : $this->ratios[$demand->value] = $this->prospects->ratios($this->desk->user(), $demand);
+        return array_key_exists($demand->value, $this->ratios) ? $this->ratios[$demand->value] : $this->ratios[$demand->value] = $this->prospects->ratios($this->desk->user(), $demand, $this->pairs ??= $this->past->pairs($this->desk->user()));
     }
 
     private static function percent(?float $chance): ?int
