@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 use Nekto\Core\Ledger\Period;
 
 /**
- * Minutes that were really worked, summed by the database. An entry counts with the local day on which it began, whole, as
+ * Minutes that were really worked on tasks, summed by the database. An entry counts with the local day on which it began, whole, as
  * in the account of that day: so every sum is the sum of its entries, whatever midnight or a change of the clocks does.
  */
 final readonly class Spent
@@ -29,18 +29,18 @@ final readonly class Spent
     }
 
     /**
-     * Own work of each part of a period: deep, light and without a task.
+     * Own work of each part of a period.
      *
      * @param  list<Period>  $parts
-     * @return list<array{deep: int, light: int, other: int}>
+     * @return list<array{deep: int, light: int}>
      */
     public function parts(array $parts): array
     {
-        $sums = array_fill(0, count($parts), ['deep' => 0, 'light' => 0, 'other' => 0]);
-        $rows = DB::query()->fromRaw('json_each(?) as part', [$this->bounds($parts)])->join('entries', fn ($join) => $join->whereRaw("entries.user_id = ? and entries.break = 0 and entries.starts_at >= json_extract(part.value, '$[0]') and entries.starts_at < json_extract(part.value, '$[1]')", [$this->user->id]))
-            ->leftJoin('tasks', 'tasks.id', 'entries.task_id')->groupBy('part.key', 'tasks.demand')->selectRaw('part.key as place, tasks.demand, '.Worked::sum($this->now).' as minutes')->get();
+        $sums = array_fill(0, count($parts), ['deep' => 0, 'light' => 0]);
+        $rows = DB::query()->fromRaw('json_each(?) as part', [$this->bounds($parts)])->join('entries', fn ($join) => $join->whereRaw("entries.user_id = ? and entries.break = 0 and entries.task_id is not null and entries.starts_at >= json_extract(part.value, '$[0]') and entries.starts_at < json_extract(part.value, '$[1]')", [$this->user->id]))
+            ->join('tasks', 'tasks.id', 'entries.task_id')->groupBy('part.key', 'tasks.demand')->selectRaw('part.key as place, tasks.demand, '.Worked::sum($this->now).' as minutes')->get();
         foreach ($rows as $row) {
-            $sums[(int) $row->place][$row->demand ?? 'other'] += (int) $row->minutes;
+            $sums[(int) $row->place][$row->demand] += (int) $row->minutes;
         }
 
         return $sums;
@@ -76,12 +76,20 @@ final readonly class Spent
             ->map(static fn (\stdClass $row): array => ['id' => (int) $row->id, 'name' => (string) $row->name, 'minutes' => (int) $row->minutes, 'count' => (int) $row->count])->all());
     }
 
+    /** Minutes that were measured without a task, as in a meeting: they are in no sum of own work. */
+    public function withoutTask(Period $period): int
+    {
+        [$from, $until] = $this->span($period);
+
+        return (int) $this->user->entries()->where('break', false)->whereNull('task_id')->where('starts_at', '>=', $from)->where('starts_at', '<', $until)->selectRaw(Worked::sum($this->now).' as minutes')->value('minutes');
+    }
+
     /** Rows of `entries` of a period joined with their tasks, let go ones too; what runs counts up to now. */
     public function entries(Period $period): Builder
     {
         [$from, $until] = $this->span($period);
 
-        return DB::table('entries')->leftJoin('tasks', 'tasks.id', 'entries.task_id')->where('entries.user_id', $this->user->id)->where('entries.break', false)->where('entries.starts_at', '>=', $from)->where('entries.starts_at', '<', $until);
+        return DB::table('entries')->join('tasks', 'tasks.id', 'entries.task_id')->where('entries.user_id', $this->user->id)->where('entries.break', false)->whereNotNull('entries.task_id')->where('entries.starts_at', '>=', $from)->where('entries.starts_at', '<', $until);
     }
 
     /** @return array{string, string} in UTC, as it is stored */

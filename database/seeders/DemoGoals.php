@@ -8,6 +8,7 @@ use App\Habits\HabitWeeks;
 use App\Models\Cycle;
 use App\Models\Goal;
 use App\Models\GoalStep;
+use App\Models\Task;
 use App\Models\TaskStage;
 use App\Models\User;
 use App\Time\Weeks;
@@ -127,6 +128,17 @@ final class DemoGoals
         if ($task->done_at !== null) {
             $user->entries()->create(['task_id' => $task->id, 'starts_at' => $start, 'ends_at' => $start->addMinutes(29)]);
             $goal->marks()->create(['user_id' => $user->id, 'date' => $day->asString(), 'value' => 5]);
+            $this->accounted($user, $goal, $task, $day);
+        }
+    }
+
+    /** The day's account knows of it: it is closed late enough. */
+    private function accounted(User $user, Goal $goal, Task $task, LocalDay $day): void
+    {
+        $closed = $user->closedDays()->where('date', $day->asString())->first();
+        if ($closed !== null) {
+            $row = ['task' => $task->id, 'title' => $task->title, 'area' => $goal->area_id, 'areaName' => 'Home', 'hue' => 'clay', 'promised' => 0, 'actual' => 29, 'became' => 'added', 'key' => false, 'due' => false, 'done' => true, 'next' => null, 'fate' => null];
+            $closed->update(['account' => ['rows' => [...($closed->account['rows'] ?? []), $row]], 'closed_at' => $task->done_at?->addMinutes(20)]);
         }
     }
 

@@ -103,7 +103,6 @@ final class DemoPast
                 DB::table('entries')->insert(['user_id' => $user->id, 'task_id' => $id, 'block_id' => $block, 'starts_at' => $start->toDateTimeString(), 'ends_at' => $until->toDateTimeString(), 'break' => 0]);
                 $at = $until->addMinutes($this->chance->getInt(2, 9));
             } else {
-                DB::table('entries')->insert(['user_id' => $user->id, 'task_id' => $id, 'starts_at' => $done->subMinutes(5)->toDateTimeString(), 'ends_at' => $done->toDateTimeString(), 'break' => 0]);
                 $slips[$id] = self::REASONS[$this->chance->getInt(0, count(self::REASONS) - 1)];
             }
             $begins = (int) ($start->getTimestamp() / 60);

@@ -6,6 +6,7 @@ return [
     'each_week' => 'each week, to :date',
     'reached' => 'Reached.',
     'short' => ':minutes short of open time.',
+    'short_deep' => ':minutes short under the deep limit.',
     'undated' => ':minutes of it is not due by then. Due then, it is in Horizon, which names ways out.',
     'no_block' => '{1} :titles has no block this week.|[2,2] :titles have no block this week.|[3,*] :titles and :more more have no block this week.',
     'behind' => ':much :unit behind an even pace.',

@@ -5,10 +5,10 @@ declare(strict_types=1);
 return [
     'periods' => ['week' => 'This week', 'last' => 'Last week', 'four' => 'Four weeks', 'month' => 'Month', 'quarter' => 'Quarter', 'cycle' => 'Cycle'],
     'no_project' => 'no project',
-    'no_task' => 'without a task',
+    'no_task' => 'of tasks that are gone',
     'no_area' => 'of no area any more',
     'no_context' => 'no context',
-    'no_demand' => 'without a task',
+    'no_demand' => 'of tasks that are gone',
     'deep' => 'Deep',
     'light' => 'Light',
     'deep_of' => ':area, deep',
@@ -25,6 +25,7 @@ return [
     ],
     'nothing' => 'Nothing was worked in these days.',
     'between' => 'Hours :hours = :accounted accounted + :between between things; lunch is not in them.',
+    'without_task' => ':minutes were measured without a task, as in a meeting, and are in no sum of own work.',
     'outside' => ':minutes of work and meetings lie outside the hours.',
     'chance_says' => 'A chance is kept when as many came in time as it said: of :all said to be :percent % :due were due; :kept came.',
 ];

@@ -44,6 +44,15 @@ const SCREENS = {
     'ways out of a crunch': '/horizon?ways=1',
     month: '/month',
     'what if': '/horizon/if?line=a%20second%20venue%2040%20h%20by%2024%20april%20deep',
+    goals: '/goals',
+    'the account of a cycle': '/cycles/1',
+    'the review of a week': '/review/2026-03-09?step=4',
+    'the review at once': '/review/2026-03-09?all=1',
+    ledger: '/ledger',
+    'the ledger by context': '/ledger?by=context&period=quarter',
+    'behind a figure': '/ledger/entries?period=last',
+    reports: '/reports',
+    'a report': '/reports/1',
     meetings: '/meetings',
     'a calendar': '/calendars/2',
     settings: '/settings',
@@ -55,10 +64,10 @@ const SCREENS = {
 }
 
 /** In dark only the colours differ: screens that have all parts between them; the others with bin/test --long. */
-const IN_DARK = ['week', 'horizon', 'month', 'what if', 'shape', 'gather', 'weigh', 'work', 'close', 'task', 'settings']
+const IN_DARK = ['goals', 'the review of a week', 'ledger', 'week', 'horizon', 'month', 'what if', 'shape', 'gather', 'weigh', 'work', 'close', 'task', 'settings']
 
 /** Variants of other screens here: looked at with bin/test --long. */
-const VARIANTS = ['projects', 'view', 'your account', 'areas and groups', 'rules of the day', 'a web page to catch', 'weigh as a list', 'tokens', 'templates', 'files', 'outbox', 'mailbox', 'a chosen block', 'a calendar', 'sums of a view', 'a line that does', 'the morning, third step', 'ways out of a crunch', 'looks and language', 'another day', 'the day laid out anew', 'a proposed day', 'the morning, first step', 'weigh, closer', 'nothing but the task', 'the week as a list', 'the balanced week']
+const VARIANTS = ['the account of a cycle', 'the ledger by context', 'behind a figure', 'a report', 'projects', 'view', 'your account', 'areas and groups', 'rules of the day', 'a web page to catch', 'weigh as a list', 'tokens', 'templates', 'files', 'outbox', 'mailbox', 'a chosen block', 'a calendar', 'sums of a view', 'a line that does', 'the morning, third step', 'ways out of a crunch', 'looks and language', 'another day', 'the day laid out anew', 'a proposed day', 'the morning, first step', 'weigh, closer', 'nothing but the task', 'the week as a list', 'the balanced week']
 
 /** What is wrong with the page in light; and in dark, where only the colours differ. */
 async function faultsInBothLights(page) {

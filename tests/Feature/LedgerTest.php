@@ -58,10 +58,10 @@ final class LedgerTest extends FeatureTestCase
             $naive = $whole = [];
             foreach ($entries as $entry) {
                 $day = (new \DateTimeImmutable($entry['starts_at'], new \DateTimeZone('UTC')))->setTimezone(new \DateTimeZone($zone))->format('Y-m-d');
-                if (! $entry['break'] && $day >= $first && $day <= $last) {
+                if (! $entry['break'] && $entry['task_id'] !== null && $day >= $first && $day <= $last) {
                     $minutes = (int) ((strtotime($entry['ends_at'].' UTC') - strtotime($entry['starts_at'].' UTC')) / 60);
                     foreach (['area', 'context', 'demand'] as $by) {
-                        $naive[$by][$of[$entry['task_id'] ?? 0][$by]] = ($naive[$by][$of[$entry['task_id'] ?? 0][$by]] ?? 0) + $minutes;
+                        $naive[$by][$of[$entry['task_id']][$by]] = ($naive[$by][$of[$entry['task_id']][$by]] ?? 0) + $minutes;
                     }
                     $whole[] = $minutes;
                 }

@@ -96,7 +96,7 @@ final class GoalsScreen
         $ids = array_values(array_map(intval(...), $goals->modelKeys()));
         $measures = Measures::of($user, $goals->toBase(), $now);
         $steps = (new StepRows($this->desk))->of($ids, $cycle->span());
-        $own = $ids === [] ? [] : DB::query()->fromSub(GoalTasks::of($ids), 'own')->join('tasks', 'tasks.id', 'own.task_id')->whereNull('tasks.done_at')->whereNull('tasks.deleted_at')->where('stage', TaskStage::Open->value)->get(['goal_id', 'task_id'])->groupBy('goal_id')->map(static fn (Collection $some): array => array_values(array_map(intval(...), $some->pluck('task_id')->all())))->all();
+        $own = $ids === [] ? [] : DB::query()->fromSub(GoalTasks::of($ids), 'own')->join('tasks', 'tasks.id', 'own.task_id')->whereNull('tasks.done_at')->whereNull('tasks.deleted_at')->where('stage', TaskStage::Open->value)->get(['goal_id', 'task_id', 'demand'])->groupBy('goal_id')->map(static fn (Collection $some): array => $some->mapWithKeys(static fn (\stdClass $row): array => [(int) $row->task_id => $row->demand === Demand::Deep->value])->all())->all();
         $habits = $user->habits()->whereIn('goal_id', $ids)->get()->groupBy('goal_id');
 
         return array_values($goals->map(fn (Goal $goal): GoalRow => $this->row($goal, $cycle->span(), $measures[$goal->id], $steps[$goal->id] ?? [], $own[$goal->id] ?? [], ($habits[$goal->id] ?? new Collection)->all(), $now))->all());
@@ -104,7 +104,7 @@ final class GoalsScreen
 
     /**
      * @param  array<int, list<StepRow>>  $steps
-     * @param  list<int>  $tasks  its open work
+     * @param  array<int, bool>  $tasks  its open work by id: whether it is deep
      * @param  array<array-key, Habit>  $habits
      */
     private function row(Goal $goal, CycleWeeks $weeks, Measure $measure, array $steps, array $tasks, array $habits, CarbonImmutable $now): GoalRow
@@ -132,7 +132,7 @@ final class GoalsScreen
         $value = $measure->at($minute, $goal->weekly ? $thisWeek : $begin);
         $pace = $goal->weekly ? EvenPace::ofWeek($goal->target, ($minute - $thisWeek) / 1440) : EvenPace::over($goal->target, $this->workingDays($goal, $weeks->first, $today, $minute), $this->workingDays($goal, $weeks->first, $date));
         $vessel = $this->vessel($goal, $due, $tasks, $habits, $date);
-        $chance = $goal->weekly ? self::percent(GoalChance::ofWeeks(count(array_filter($ends, static fn (float $one): bool => $one >= $goal->target)), count($ends))) : $this->chance($tasks, $vessel, $due);
+        $chance = $goal->weekly ? self::percent(GoalChance::ofWeeks(count(array_filter($ends, static fn (float $one): bool => $one >= $goal->target)), count($ends))) : $this->chance(array_keys($tasks), $vessel, $due);
 
         return new GoalRow($goal, $value, $pace, $goal->weekly ? __('goals.each_week', ['date' => Dates::of($user)->ofMonth($date)]) : Times::due($user, $due, false, $now), $steps, $ends, $kept, $judged, $vessel, $value >= $goal->target && ! $goal->weekly ? 100 : $chance, $this->notes($goal, $value, $pace, $vessel, $steps[$week ?? 0] ?? []), $due <= $minute);
     }
@@ -159,18 +159,20 @@ final class GoalsScreen
     }
 
     /**
-     * @param  list<int>  $tasks
+     * @param  array<int, bool>  $tasks
      * @param  array<array-key, Habit>  $habits
      */
     private function vessel(Goal $goal, int $due, array $tasks, array $habits, LocalDay $date): GoalVessel
     {
         $set = $goal->area->hours_set_id;
         $at = $this->desk->open()->curve($set)->at($due);
-        $own = $dated = 0;
-        foreach ($tasks as $id) {
+        $own = $dated = $deep = 0;
+        foreach ($tasks as $id => $isDeep) {
             $one = $this->desk->open()->one($id);
+            $isDated = $one !== null && $one->set === $set && $one->due !== null && $one->due <= $due && $one->importance !== null;
             $own += $one->toPlan ?? 0;
-            $dated += $one !== null && $one->set === $set && $one->due !== null && $one->due <= $due && $one->importance !== null ? $one->toPlan : 0;
+            $dated += $isDated ? $one->toPlan : 0;
+            $deep += $isDeep && ! $isDated ? $one->toPlan ?? 0 : 0;
         }
         foreach ($habits as $habit) { // this week's and the next's are tasks already
             for ($week = Weeks::first($this->desk->user(), $this->desk->today())->plusDays(14); $week->number <= $date->number; $week = $week->plusDays(7)) {
@@ -178,7 +180,7 @@ final class GoalsScreen
             }
         }
 
-        return new GoalVessel(max(0, $at->demand - $dated), $own, $own - $dated, $at->supply, Times::due($this->desk->user(), $due, false, $this->desk->now), (string) $this->desk->time()->sets->firstWhere('id', $set)?->name);
+        return new GoalVessel(max(0, $at->demand - $dated), $own, $own - $dated, $at->supply, in_array(true, $tasks, true) ? $this->desk->open()->curve($set)->at($due, true)->room() - $deep : null, Times::due($this->desk->user(), $due, false, $this->desk->now), (string) $this->desk->time()->sets->firstWhere('id', $set)?->name);
     }
 
     /**
@@ -227,7 +229,7 @@ final class GoalsScreen
         $bare = array_values(array_filter($week, static fn (StepRow $one): bool => $one->peg() === 'none'));
 
         return array_values(array_filter([
-            $vessel->short() > 0 ? __('goals.short', ['minutes' => Times::duration($vessel->short())]) : '',
+            $vessel->short() > 0 ? __($vessel->isDeep() ? 'goals.short_deep' : 'goals.short', ['minutes' => Times::duration($vessel->short())]) : '',
             $vessel->undated > 0 && $vessel->short() > 0 && ! $goal->weekly ? __('goals.undated', ['minutes' => Times::duration($vessel->undated)]) : '',
             $bare === [] ? '' : trans_choice('goals.no_block', count($bare), ['titles' => implode(', ', array_map(static fn (StepRow $one): string => $one->short, array_slice($bare, 0, 2))), 'more' => max(0, count($bare) - 2)]),
             $value < $pace - 0.005 * $goal->target ? __('goals.behind', ['much' => GoalRow::figure(round($pace - $value, 1)), 'unit' => $goal->unit]) : __('goals.even'),

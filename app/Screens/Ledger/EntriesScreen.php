@@ -48,7 +48,7 @@ final readonly class EntriesScreen
             ->get(['entries.starts_at', 'entries.ends_at', 'tasks.title', 'entries.task_id', DB::raw(Worked::sum($now).' as minutes')])
             ->map(static fn (\stdClass $row): array => [
                 'day' => $dates->full($zone->dayOf(Moments::stored($row->starts_at))), 'when' => Times::range($user, Moments::stored($row->starts_at), $row->ends_at === null ? $now : Moments::stored($row->ends_at)),
-                'title' => (string) ($row->title ?? __('ledger.no_task')), 'task' => $row->task_id === null ? null : (int) $row->task_id, 'minutes' => (int) $row->minutes,
+                'title' => (string) $row->title, 'task' => (int) $row->task_id, 'minutes' => (int) $row->minutes,
             ])->all());
     }
 

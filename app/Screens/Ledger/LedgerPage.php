@@ -21,7 +21,7 @@ final readonly class LedgerPage extends Page
      * @param  int  $others  groups that the lens leaves out
      * @param  list<LedgerRow>  $meetings  by calendar
      * @param  int  $scale  minutes that the width of the bars stands for
-     * @param  list<array{label: string, deep: int, light: int, other: int, meetings: int}>  $parts
+     * @param  list<array{label: string, deep: int, light: int, meetings: int}>  $parts
      * @param  int  $widest  minutes of the longest of these
      * @param  list<EstimateKind>  $estimates
      * @param  list<Calibration>  $chances
@@ -47,6 +47,7 @@ final readonly class LedgerPage extends Page
         public array $parts,
         public int $widest,
         public Between $between,
+        public int $withoutTask,
         public array $estimates,
         public array $chances,
         public array $carried,

@@ -66,8 +66,9 @@ final readonly class LedgerScreen
             meetings: $meetings,
             scale: max([60, ...array_map(static fn (LedgerRow $row): int => $row->reach(), [...$meetings, ...array_merge(...array_map(static fn (LedgerGroup $group): array => $group->rows === [] ? [$group->sum] : $group->rows, $groups))])]),
             parts: $parts,
-            widest: max([60, ...array_map(static fn (array $part): int => $part['deep'] + $part['light'] + $part['other'] + $part['meetings'], $parts)]),
+            widest: max([60, ...array_map(static fn (array $part): int => $part['deep'] + $part['light'] + $part['meetings'], $parts)]),
             between: $this->between($user, $spent, $period, $now),
+            withoutTask: $spent->withoutTask($period),
             estimates: $this->estimates($user),
             chances: SaidChances::kept($user, $spent, $period, $now),
             carried: $this->carried($user, $spent, $period),
@@ -88,7 +89,7 @@ final readonly class LedgerScreen
         return array_map(static fn (array $row): LedgerRow => new LedgerRow($row['name'], "meetings/{$row['id']}", null, $row['minutes'], $before[$row['id']] ?? 0, true), $spent->byCalendar($period));
     }
 
-    /** @return list<array{label: string, deep: int, light: int, other: int, meetings: int}> */
+    /** @return list<array{label: string, deep: int, light: int, meetings: int}> */
     private function parts(User $user, Spent $spent, Period $period): array
     {
         $parts = array_slice($period->parts($user->week_starts), -self::PARTS);
@@ -116,7 +117,7 @@ final readonly class LedgerScreen
         $stretch = static fn (\stdClass $row): ?Interval => ($end = $row->ends_at === null ? $minute : Moments::stored((string) $row->ends_at)) > ($start = Moments::stored((string) $row->starts_at)) ? new Interval($start, $end) : null;
         [$first, $last] = $spent->span($period);
         $held = $user->occurrences()->interrupting()->where('occurrences.ends_at', '<=', $now)->where('occurrences.starts_at', '>=', $first)->where('occurrences.starts_at', '<', $last)->toBase()->get(['occurrences.starts_at', 'occurrences.ends_at']);
-        $worked = $spent->entries($period)->get(['entries.starts_at', 'entries.ends_at']);
+        $worked = $user->entries()->where('break', false)->where('starts_at', '>=', $first)->where('starts_at', '<', $last)->toBase()->get(['starts_at', 'ends_at']);
 
         return Between::of($hours->between($from, $until), IntervalSet::covering(...array_filter([...$worked->map($stretch)->all(), ...$held->map($stretch)->all()])));
     }

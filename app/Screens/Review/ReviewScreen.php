@@ -121,7 +121,7 @@ final readonly class ReviewScreen
             $isAhead = $day->day->number > $this->desk->today()->number;
             $account = $isAhead ? null : Account::of($this->desk, $day->day, $entries[$day->day->number] ?? new Collection, $now, whole: false);
             $keys = array_map(fn (AccountRow $row): array => ['title' => $row->title, 'kept' => $row->became === Became::Kept, 'open' => $row->became !== Became::Kept && ($row->became === Became::ToCome || $day->day->equals($this->desk->today()))], array_values(array_filter($account->rows ?? [], static fn (AccountRow $row): bool => $row->key && $row->became !== Became::Added)));
-            $rows[] = new WeekRow($day, $account?->promised() ?? 0, $account?->actual() ?? 0, $keys, $account?->isClosed() ?? false, $isAhead);
+            $rows[] = new WeekRow($day, $account?->promised() ?? 0, $isAhead ? 0 : $day->workedMinutes, $keys, $account?->isClosed() ?? false, $isAhead);
             foreach ($account->rows ?? [] as $row) {
                 $why = trim((string) ($account->closed->slips[(string) $row->task] ?? ''));
                 if ($why !== '' && ! $row->done) {
@@ -217,10 +217,10 @@ final readonly class ReviewScreen
         $pieces = array_values($shown->map(static fn (Candidate $one): array => ['title' => isset($tasks[$one->id]) ? $tasks[$one->id]->shortTitle() : '', 'minutes' => $one->toPlan, 'hue' => ($tasks[$one->id] ?? null)->area->hue ?? 'slate', 'deep' => ($tasks[$one->id] ?? null)?->demand === Demand::Deep])->all());
         $crunch = null;
         foreach ($due->pluck('due')->unique() as $moment) {
-            $there = $curve->at((int) $moment);
-            if ($there->room() < 0) {
+            $room = min(array_map(static fn (Candidate $one): int => $one->demand?->room() ?? 0, $due->filter(static fn (Candidate $one): bool => $one->due === $moment)->all())); // deep work has less, as on Horizon
+            if ($room < 0) {
                 $names = $this->desk->tasks($due->filter(static fn (Candidate $one): bool => $one->due === $moment)->pluck('id')->all());
-                $crunch = ['what' => (string) $names->first()?->title, 'when' => Times::due($user, (int) $moment, $names->first()?->due_at !== null, $now), 'missing' => -$there->room()];
+                $crunch = ['what' => (string) $names->first()?->title, 'when' => Times::due($user, (int) $moment, $names->first()?->due_at !== null, $now), 'missing' => -$room];
 
                 break;
             }

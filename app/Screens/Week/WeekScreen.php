@@ -103,7 +103,7 @@ final readonly class WeekScreen
             kept: array_values(array_map($stretch, array_filter($time->keptFree(), $span->overlaps(...)))),
             pieces: WeekPieces::of($time, $day, $axis, $blocks->toBase(), $now, $this->desk->lens()),
             worked: array_values($mine->where('break', false)->filter(static fn (Entry $one): bool => Moments::minute($one->ends_at ?? $now) > Moments::minute($one->starts_at))->map(static fn (Entry $one): array => $stretch(new Interval(Moments::minute($one->starts_at), Moments::minute($one->ends_at ?? $now))))->all()),
-            workedMinutes: Worked::minutes($mine, $now),
+            workedMinutes: Worked::minutes($mine->whereNotNull('task_id'), $now),
             nowAt: $day->equals($today) && $zone->minuteOfDay(Moments::minute($now)) >= $axis->from && $zone->minuteOfDay(Moments::minute($now)) <= $axis->to ? $axis->place($zone->minuteOfDay(Moments::minute($now))) : null,
             nowLabel: Times::brief($user, $now),
             tails: $tails,
