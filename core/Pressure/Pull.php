@@ -17,7 +17,7 @@ final readonly class Pull
     private const PUSH = 10;
 
     /** Of equals the step of a goal comes first. */
-    private const STEP = 6;
+    public const STEP = 6;
 
     /** Age counts up to this much, a point for every three days. */
     private const MOST_AGE = 10;

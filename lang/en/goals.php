@@ -46,11 +46,11 @@ return [
         'ended' => ':title ends; what was done of it stays counted.',
         'done' => ':title: :done of :times this week.',
         'all_done' => ':title is done for this week.',
-        'title' => 'Say what is done, such as “Canal loop”.',
+        'title' => 'Say what is done, such as “stretch”.',
         'minutes' => 'Say how long one time takes: 5 min to 8 h, in steps of 5.',
         'times' => 'Say how often a week: 1 to 7.',
         'until' => 'Its last day is not before its first.',
         'too_many' => 'More than :most habits at a time are too many.',
-        'unclear' => 'Say it in a line: what, how long, how often, such as “Canal loop 30 min 3 times a week”.',
+        'unclear' => 'Say it in a line: what, how long, how often, such as “stretch, 15 min, 3 times a week”.',
     ],
 ];

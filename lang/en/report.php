@@ -14,7 +14,7 @@ return [
     'made' => 'The report :name is kept.',
     'gone' => 'The report :name is gone.',
     'too_many' => 'More than :most reports are too many.',
-    'say_name' => 'Give it a name, such as “Week to the director”.',
+    'say_name' => 'Give it a name, such as “Our week”.',
     'say_project' => 'Say which project it is of.',
     'say_sections' => 'Choose at least one section.',
     'hidden' => '{1} One private thing is left out.|[2,*] :count private things are left out.',

@@ -201,6 +201,22 @@ final class GoalTest extends FeatureTestCase
     }
 
     #[Test]
+    public function steps_of_the_next_week_get_their_days_there_and_come_first_among_equals(): void
+    {
+        $goal = $this->goal();
+        $this->block($this->task('Laid', 60), '2026-03-11 09:00', '2026-03-11 10:00');
+        for ($i = 0; $i < 12; $i++) {
+            $this->task("Equal {$i}", 120);
+        }
+        $this->step($goal, $step = $this->task('Ghent', 120), '2026-03-16');
+        $this->get('/week/plan/2026-03-16')->assertSeeInOrder(['Steps of goals', 'Ghent', 'By pull']);
+
+        $this->post('/goals/place', ['week' => '2026-03-16'])->assertSessionHas('status', static fn (string $said): bool => str_contains($said, 'One step has its day.'));
+        self::assertSame('2026-03-16', $step->refresh()->picked_on);
+        $this->post('/goals/place', ['week' => '2026-13-16'])->assertNotFound();
+    }
+
+    #[Test]
     public function a_cycle_is_closed_with_its_account_and_opens_the_next_with_what_is_carried_over(): void
     {
         $goal = $this->goal(['target' => 6], '2025-12-15');

@@ -137,6 +137,9 @@ final class HabitTest extends FeatureTestCase
         self::assertSame([45, 45], $this->times($habit, '2026-03-16')->pluck('estimate')->all());
         $this->patch("/habits/{$habit->id}", ['title' => 'Canal loop', 'minutes' => 42, 'times' => 2])->assertSessionHasErrors('minutes');
 
+        $this->patch("/habits/{$habit->id}", ['title' => 'Canal loop', 'minutes' => 45, 'times' => 2, 'date' => '2026-03-16', 'due_date' => '2026-03-15'])->assertSessionHasErrors('due_date');
+        self::assertSame('2026-03-11', $habit->refresh()->from);
+
         $this->delete("/habits/{$habit->id}");
         self::assertSame(1, $habit->tasks()->withTrashed()->count());
         $this->get('/goals')->assertOk()->assertDontSee('habit-'.$habit->id, false);

@@ -50,6 +50,8 @@ final class ReviewTest extends FeatureTestCase
     public function on_a_monday_it_is_about_the_week_before_until_that_is_closed(): void
     {
         $this->at('2026-03-16 09:00');
+        $this->get('/review')->assertSee('16 to 22 March');
+        $this->ines->entries()->create(['task_id' => $this->task('Essay')->id, 'starts_at' => $this->utc('2026-03-10 09:00'), 'ends_at' => $this->utc('2026-03-10 10:00')]);
         $this->get('/review')->assertSee('9 to 15 March');
         $this->ines->reviews()->create(['week_on' => '2026-03-09', 'caught' => [], 'begun_at' => now(), 'closed_at' => now()]);
         $this->get('/review')->assertSee('16 to 22 March');

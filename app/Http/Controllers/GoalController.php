@@ -8,6 +8,7 @@ use App\Goals\CycleEdit;
 use App\Goals\DateWork;
 use App\Goals\GoalEdit;
 use App\Goals\StepEdit;
+use App\Http\AskedDay;
 use App\Http\Requests\GoalRequest;
 use App\Http\Requests\MarkRequest;
 use App\Http\Requests\StepRequest;
@@ -26,6 +27,7 @@ use App\Wording\Said;
 use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nekto\Core\Time\LocalDay;
 
@@ -104,10 +106,12 @@ final readonly class GoalController
         return back()->with($this->said->about($revision, __('goals.step_gone', ['title' => $step->task->title])));
     }
 
-    /** Gives each step of the week that has no block its day. */
-    public function place(#[CurrentUser] User $user, PlaceSteps $place): RedirectResponse
+    /** Gives each step of a week that has no block its day: of this one, or of that of a date. */
+    public function place(Request $request, #[CurrentUser] User $user, PlaceSteps $place): RedirectResponse
     {
-        [$revision, $placed, $rest] = $place($user, Clock::now());
+        $now = Clock::now();
+        $week = $request->input('week');
+        [$revision, $placed, $rest] = $place($user, Weeks::first($user, AskedDay::of($user, is_string($week) && $week !== '' ? $week : null, $now)), $now);
 
         return back()->with($this->said->about($revision, trim(trans_choice('goals.placed', $placed).' '.($rest > 0 ? trans_choice('goals.placed_rest', $rest) : ''))));
     }

@@ -24,6 +24,7 @@ use App\Screens\Review\ReviewScreen;
 use App\Time\Clock;
 use App\Time\Moments;
 use App\Time\Weeks;
+use App\Time\Zones;
 use App\Wording\Said;
 use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -152,6 +153,8 @@ final readonly class ReviewController
         }
         $last = $first->plusDays(-7);
 
-        return $user->reviews()->where('week_on', $last->asString())->whereNotNull('closed_at')->exists() ? $first : $last;
+        $isNew = $user->entries()->where('starts_at', '<', Moments::moment(Zones::named($user->zone)->at($first, 0)))->doesntExist(); // nothing was done before
+
+        return $isNew || $user->reviews()->where('week_on', $last->asString())->whereNotNull('closed_at')->exists() ? $first : $last;
     }
 }

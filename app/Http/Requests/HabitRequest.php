@@ -39,6 +39,7 @@ final class HabitRequest extends FormRequest
             'best' => ['nullable', 'string', 'max:20', static function (string $name, mixed $value, \Closure $fail): void {
                 TypedTime::minute($value) === null && $fail(__('task.unknown_time'));
             }],
+            'date' => ['sometimes', 'required', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01'],
             'due_date' => ['nullable', 'date_format:Y-m-d', 'before:2200-01-01'],
         ]) + ['area_id' => ['sometimes', 'required', $own('areas')], 'goal_id' => ['sometimes', 'nullable', $own('goals')]];
     }
@@ -46,7 +47,7 @@ final class HabitRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['line.*' => __('goals.habit.unclear'), 'title.*' => __('goals.habit.title'), 'minutes.*' => __('goals.habit.minutes'), 'times.*' => __('goals.habit.times'), 'due_date.*' => __('task.unknown_date')];
+        return ['line.*' => __('goals.habit.unclear'), 'title.*' => __('goals.habit.title'), 'minutes.*' => __('goals.habit.minutes'), 'times.*' => __('goals.habit.times'), 'due_date.*' => __('task.unknown_date'), 'date.*' => __('task.unknown_date')];
     }
 
     /** @return list<\Closure(Validator): void> */
@@ -64,7 +65,7 @@ final class HabitRequest extends FormRequest
                 $columns['title'] === '', is_int(DurationReader::read($columns['title'])) => $validator->errors()->add($field ?? 'title', __('goals.habit.unclear')),
                 $columns['times'] < 1, $columns['times'] > 7 => $validator->errors()->add($field ?? 'times', __('goals.habit.times')),
                 $columns['minutes'] < 5, $columns['minutes'] > self::LONGEST, $columns['minutes'] % 5 !== 0 => $validator->errors()->add($field ?? 'minutes', __('goals.habit.minutes')),
-                isset($columns['until']) && $columns['until'] < ($habit instanceof Habit ? $habit->from : $today) => $validator->errors()->add('due_date', __('goals.habit.until')),
+                isset($columns['until']) && $columns['until'] < ($columns['from'] ?? ($habit instanceof Habit ? $habit->from : $today)) => $validator->errors()->add('due_date', __('goals.habit.until')),
                 $this->isNew() && $this->user()->habits()->where(static fn ($one) => $one->whereNull('until')->orWhere('until', '>=', $today))->count() >= HabitEdit::MOST => $validator->errors()->add('line', __('goals.habit.too_many', ['most' => HabitEdit::MOST])),
                 default => null,
             };
@@ -75,6 +76,7 @@ final class HabitRequest extends FormRequest
     public function columns(): array
     {
         $more = ($this->filled('area_id') ? ['area_id' => $this->integer('area_id')] : ($this->isNew() ? ['area_id' => $this->user()->usualArea()] : []))
+            + ($this->isNew() || ! $this->filled('date') ? [] : ['from' => $this->string('date')->toString()])
             + ($this->has('goal_id') ? ['goal_id' => $this->filled('goal_id') ? $this->integer('goal_id') : null] : []);
         if (! $this->isNew()) {
             $best = $this->filled('best') ? TypedTime::minute($this->input('best')) : null;

@@ -22,6 +22,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Nekto\Core\Day\WeekCandidate;
 use Nekto\Core\Day\WeekProposal;
+use Nekto\Core\Pressure\Pull;
 use Nekto\Core\Task\Demand;
 use Nekto\Core\Time\LocalDay;
 
@@ -47,10 +48,11 @@ final readonly class WeekPlanScreen
         $left = $this->desk->open()->weighed()->map(fn (Candidate $one): int => $this->desk->unplaced($one, $begin))->all(); // what is laid out before it is done by then
         $candidates = $this->desk->open()->weighed()->filter(fn (Candidate $one): bool => $one->isNext && $left[$one->id] > 0 && $this->desk->lens()->holdsArea($one->area));
         $tasks = $this->desk->tasks($candidates->keys()->all());
-        $groups = $this->groups($user, $candidates, $tasks, $end, $first);
+        $steps = $this->stepsOf($user, $first);
+        $groups = $this->groups($candidates, $tasks, $end, $first, $steps);
         $offered = array_merge(...array_values($groups));
         [$lines, $deep] = $rows === [] ? [[], []] : $this->room($rows, $offered);
-        $named = array_map(fn (int $id): WeekCandidate => $this->candidate($user, $candidates[$id] ?? throw new \LogicException('It is one of them.'), $left[$id], $tasks[$id], $numbers), $offered);
+        $named = array_map(fn (int $id): WeekCandidate => $this->candidate($user, $candidates[$id] ?? throw new \LogicException('It is one of them.'), $left[$id], $tasks[$id], $numbers, isset($steps[$id])), $offered);
         $proposal = $rows === [] ? null : new WeekProposal($named, $lines, $deep, array_intersect_key(array_map(static fn (?int $day): ?int => $day === null || in_array($day, $numbers, true) ? $day : null, $chosen), array_flip($offered)), $last->number);
         $days = array_map(fn (WeekDay $row): PlanDay => $this->day($row, $proposal, $user), $rows);
 
@@ -71,16 +73,16 @@ final readonly class WeekPlanScreen
     /**
      * @param  Collection<int, Candidate>  $candidates
      * @param  Collection<int, Task>  $tasks
+     * @param  array<int, true>  $of  steps of that week
      * @return array<string, list<int>> ids by why they are there
      */
-    private function groups(User $user, Collection $candidates, Collection $tasks, int $end, LocalDay $first): array
+    private function groups(Collection $candidates, Collection $tasks, int $end, LocalDay $first, array $of): array
     {
         $begins = $first->asString();
         $able = $candidates->filter(static fn (Candidate $one): bool => isset($tasks[$one->id]) && ($tasks[$one->id]->not_before === null || Moments::minute($tasks[$one->id]->not_before) < $end));
         $over = $able->filter(static fn (Candidate $one): bool => $one->carried > 0 || ($tasks[$one->id]->picked_on !== null && $tasks[$one->id]->picked_on < $begins));
         $due = $able->diffKeys($over)->filter(static fn (Candidate $one): bool => $one->due !== null && $one->due <= $end);
         $picked = $able->diffKeys($over)->diffKeys($due)->filter(static fn (Candidate $one): bool => $tasks[$one->id]->picked_on !== null && $tasks[$one->id]->picked_on >= $begins && $tasks[$one->id]->picked_on <= $first->plusDays(WeekScreen::DAYS - 1)->asString());
-        $of = $this->stepsOf($user, $first);
         $step = Candidate::byPull($able->diffKeys($over)->diffKeys($due)->diffKeys($picked)->filter(static fn (Candidate $one): bool => isset($of[$one->id])));
         $pull = Candidate::byPull($able->diffKeys($over)->diffKeys($due)->diffKeys($picked)->diffKeys($step))->take(self::BY_PULL);
         $byDue = static fn (Collection $some): array => array_values($some->sortBy(static fn (Candidate $one): array => [$one->due ?? PHP_INT_MAX, -$one->pull->total()])->pluck('id')->all());
@@ -118,7 +120,7 @@ final readonly class WeekPlanScreen
     }
 
     /** @param  list<int>  $numbers  of the week's days */
-    private function candidate(User $user, Candidate $one, int $left, Task $task, array $numbers): WeekCandidate
+    private function candidate(User $user, Candidate $one, int $left, Task $task, array $numbers, bool $isStep): WeekCandidate
     {
         $zone = $this->desk->time()->zone;
         $fixed = $planned = 0;
@@ -137,7 +139,7 @@ final readonly class WeekPlanScreen
             (string) $one->id,
             max(1, $left - $fixed),
             $task->demand === Demand::Deep,
-            $one->pull->total(),
+            $one->pull->total() + ($isStep && $one->pull->step === 0 ? Pull::STEP : 0), // its week has not come yet, and this is about that week
             (string) $one->set,
             $one->due === null ? null : $zone->dayOf($one->due - 1)->number,
             $task->not_before === null ? null : $zone->dayOf(Moments::minute($task->not_before))->number,

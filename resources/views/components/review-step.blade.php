@@ -7,6 +7,7 @@
     extract($page);
     $date = $week->asString();
     $name = Review::STEPS[$number - 1];
+    $following = App\Time\Weeks::first($person, Nekto\Core\Time\LocalDay::fromString($person->local($now)->format('Y-m-d')))->plusDays(7)->asString();
 @endphp
 @if ($name === 'week')
     <table class="review-week"><caption class="sr-only">The week as it was</caption><thead><tr><th scope="col"><span class="sr-only">day</span></th><th scope="col"><span class="sr-only">drawn</span></th><th scope="col" class="number">promised</th><th scope="col" class="number">actual</th><th scope="col">key tasks, {{ $keys['kept'] }} of {{ $keys['all'] }} kept</th></tr></thead><tbody>
@@ -54,7 +55,7 @@
 @else
     @if ($next->crunch)<p class="coral"><b>{{ __('review.missing', ['what' => $next->crunch['what'], 'when' => $next->crunch['when'], 'missing' => Times::duration($next->crunch['missing'])]) }}</b></p>@else<p>{{ __('review.fits', ['until' => $next->until]) }}</p>@endif
     <p class="soft">{{ Times::duration($next->demand) }} due by {{ $next->until }}; {{ Times::duration($next->supply) }} can be planned until then under the load lines, {{ Times::duration($next->open) }} are open.</p>
-    <div class="actions">@if ($goals !== [])<form method="post" action="/goals/place" class="inline">@csrf<button class="button" data-page-key="l">Place the steps <kbd>L</kbd></button></form>@endif<a class="button" href="/week/plan/{{ App\Time\Weeks::first($person, Nekto\Core\Time\LocalDay::fromString($person->local($now)->format('Y-m-d')))->plusDays(7)->asString() }}">Plan next week</a>@if ($next->crunch)<a class="button" href="/horizon?ways=1">Ways out</a>@endif<a class="button button-bare" href="/reports">Write it to others</a></div>
+    <div class="actions">@if ($goals !== [])<form method="post" action="/goals/place" class="inline">@csrf<input type="hidden" name="week" value="{{ $following }}"><button class="button" data-page-key="l">Place its steps <kbd>L</kbd></button></form>@endif<a class="button" href="/week/plan/{{ $following }}">Plan next week</a>@if ($next->crunch)<a class="button" href="/horizon?ways=1">Ways out</a>@endif<a class="button button-bare" href="/reports">Write it to others</a></div>
     @if ($review?->closed_at === null)<form method="post" action="/review/{{ $date }}/close" id="close-review">@csrf<input type="hidden" name="step" value="7"><label for="review-note">What this week taught</label><textarea class="field" id="review-note" name="note" rows="2" maxlength="5000">{{ old('note', $review?->note) }}</textarea>@error('note')<span class="error" role="alert">{{ $message }}</span>@enderror</form>
     @elseif ($review->note)<p class="review-prompt">{{ $review->note }}</p>@endif
 @endif
