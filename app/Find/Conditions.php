@@ -8,6 +8,7 @@ use App\Models\Area;
 use App\Models\Task;
 use App\Models\User;
 use App\Rows\Picks;
+use App\Time\Weeks;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
@@ -121,6 +122,19 @@ final readonly class Conditions
         return (new Picks($this->user, $today))->of($query, $today);
     }
 
+    /**
+     * A habit's time of a week that is over was missed, not let go, and cannot be had again.
+     *
+     * @param  Builder<Task>  $query
+     * @return Builder<Task>
+     */
+    private function letGo(Builder $query): Builder
+    {
+        $week = Weeks::first($this->user, LocalDay::fromString($this->today))->asString();
+
+        return $query->whereNotNull('tasks.deleted_at')->where(static fn (Builder $one): Builder => $one->whereNull('habit_id')->orWhere('occurs_on', '>=', $week));
+    }
+
     /** @param  Builder<Task>  $query */
     private function condition(Builder $query, string $what): void
     {
@@ -136,7 +150,7 @@ final readonly class Conditions
             'part' => $value === 'any' ? $query->whereNotNull('part') : $query->whereNotNull('part')->where('part', $value),
             'stage' => $query->where('stage', $value),
             'done' => $query->whereNotNull('tasks.done_at'),
-            'let_go' => $query->whereNotNull('tasks.deleted_at'),
+            'let_go' => $this->letGo($query),
             'ask' => $query->whereNotNull('waiting_for')->where(fn (Builder $inner) => $inner->where('stage', 'inbox')->orWhere(fn (Builder $old) => $old->where('stage', 'waiting')->where('ask_on', '<=', $this->today))),
             'waiting' => $query->whereNotNull('waiting_for'),
             'carried' => $query->where('carried', '>=', (int) $value),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Find;
 
-/** What a view asks for: groups of conditions joined by "or", conditions of a group by "and"; how the answer is sorted. */
+/** What a view asks for: groups of conditions joined by "or", conditions of a group by "and"; how the answer is sorted and shown. */
 final readonly class Question
 {
     /** What tasks can be grouped by. */
@@ -18,8 +18,9 @@ final readonly class Question
     /**
      * @param  non-empty-list<list<array{not: bool, what: string}>>  $groups  conditions as "due:overdue", "area:3"
      * @param  list<string>  $order  of ORDERS, the first counts most
+     * @param  'list'|'sums'  $face  what it opens as
      */
-    private function __construct(public array $groups, public string $group, public array $order) {}
+    private function __construct(public array $groups, public string $group, public array $order, public string $face) {}
 
     /**
      * From a form or a stored row; what makes no sense is left out.
@@ -42,10 +43,10 @@ final readonly class Question
         $order = array_values(array_unique(array_filter(is_array($data['order'] ?? null) ? $data['order'] : [], static fn (mixed $key): bool => is_string($key) && in_array($key, self::ORDERS, true))));
         $group = in_array($data['group'] ?? null, self::GROUPS, true) ? $data['group'] : 'none';
 
-        return new self($groups, $group, $order === [] ? ['pull'] : $order);
+        return new self($groups, $group, $order === [] ? ['pull'] : $order, ($data['face'] ?? null) === 'sums' ? 'sums' : 'list');
     }
 
-    /** @return array{conditions: list<array{join: string, not: bool, what: string}>, group: string, order: list<string>} to be stored */
+    /** @return array{conditions: list<array{join: string, not: bool, what: string}>, group: string, order: list<string>, face: string} to be stored */
     public function asArray(): array
     {
         $conditions = [];
@@ -55,7 +56,7 @@ final readonly class Question
             }
         }
 
-        return ['conditions' => $conditions, 'group' => $this->group, 'order' => $this->order];
+        return ['conditions' => $conditions, 'group' => $this->group, 'order' => $this->order, 'face' => $this->face];
     }
 
     /** True if no task can meet any of its groups. */

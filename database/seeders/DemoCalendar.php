@@ -40,11 +40,14 @@ final class DemoCalendar
         $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Harrow Lane Museum//Sample//EN', "NAME:{$calendar}"];
         foreach (self::MEETINGS as [$uid, $of, $summary, $place, $day, $from, $to, $weekly, $answer, $video]) {
             if ($of === $calendar) {
-                $date = $dates->workday($day)->format('Ymd');
+                $first = $dates->workday($day);
+                $date = ($weekly ? $first->subWeeks(DemoPast::WEEKS) : $first)->format('Ymd');
+                $skipped = $first->subWeek() >= $dates->day(0) ? $first->subWeek()->format('Ymd') : null; // this week's day is as it is shown
                 $lines = [...$lines, 'BEGIN:VEVENT', "UID:{$uid}@harrow-lane.example", "SUMMARY:{$summary}", "LOCATION:{$place}",
                     "DTSTART;TZID=Europe/Lisbon:{$date}T".str_replace(':', '', $from).'00',
                     "DTEND;TZID=Europe/Lisbon:{$date}T".str_replace(':', '', $to).'00',
                     ...($weekly ? ['RRULE:FREQ=WEEKLY'] : []),
+                    ...($weekly && $skipped !== null ? ["EXDATE;TZID=Europe/Lisbon:{$skipped}T".str_replace(':', '', $from).'00'] : []),
                     'ORGANIZER;CN=Adaeze:mailto:adaeze@harrow-lane.example', "ATTENDEE;CN=Ines Moura;PARTSTAT={$answer};RSVP=TRUE:mailto:ines@example.org",
                     ...($video ? ["CONFERENCE;VALUE=URI;FEATURE=VIDEO:https://video.harrow-lane.example/room/{$uid}"] : []),
                     'END:VEVENT'];

@@ -85,7 +85,7 @@ final readonly class DemoOrder
     private function past(User $user, array $areas): void
     {
         foreach (self::DONE as [$title, $area, $deep, $estimate, $actual, $days]) {
-            $begun = $this->now->subDays($days)->setTime(9, 0);
+            $begun = $this->now->subDays($days)->setTime(13, 20);
             $task = $user->tasks()->make(['title' => $title, 'area_id' => $areas[$area], 'stage' => TaskStage::Open, 'importance' => 3, 'estimate' => $estimate, 'said' => $estimate, 'demand' => $deep ? 'deep' : 'light', 'done_at' => $begun->addMinutes($actual)]);
             $task->created_at = $begun->subDays(3);
             $task->save();

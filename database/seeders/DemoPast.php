@@ -19,7 +19,7 @@ final class DemoPast
 {
     private const SEED = 1911;
 
-    private const WEEKS = 12;
+    public const WEEKS = 12;
 
     /** A kind of work: area, project, deep, minutes of one piece, actual to estimated (usual, spread), how often, titles. */
     private const KINDS = [
@@ -57,7 +57,7 @@ final class DemoPast
         $this->chances($user);
     }
 
-    /** Weekly meetings have been held before the calendar's own window too. */
+    /** Weekly meetings were held before what a calendar is read of, too. */
     private function meetings(User $user): void
     {
         foreach ($user->occurrences()->with('meeting')->orderBy('starts_at')->get()->groupBy('meeting_id') as $some) {
@@ -81,7 +81,7 @@ final class DemoPast
     private function day(User $user, array $areas, array $projects, CarbonImmutable $day): void
     {
         $span = [$day->utc(), $day->addDay()->utc()];
-        $busy = $user->occurrences()->where('starts_at', '>=', $span[0])->where('starts_at', '<', $span[1])->where('busy', true)->orderBy('starts_at')->get(['starts_at', 'ends_at'])->map(static fn ($one): array => [$one->starts_at, $one->ends_at])->all();
+        $busy = $user->occurrences()->where('starts_at', '>=', $span[0])->where('starts_at', '<', $span[1])->where('busy', true)->orderBy('starts_at')->get(['starts_at', 'ends_at'])->toBase()->concat($user->entries()->where('starts_at', '>=', $span[0])->where('starts_at', '<', $span[1])->get(['starts_at', 'ends_at']))->map(static fn ($one): array => [$one->starts_at, $one->ends_at])->all();
         $busy[] = [$day->setTime(12, 30)->utc(), $day->setTime(13, 15)->utc()];
         usort($busy, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         $at = $day->setTime(9, $this->chance->getInt(0, 9))->utc();

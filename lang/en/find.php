@@ -27,6 +27,7 @@ return [
     'did' => ':title: :what.',
     'nothing_did' => 'Nothing of that can be done with :title.',
     'groups' => ['none' => 'not grouped', 'area' => 'by area', 'project' => 'by project', 'context' => 'by context', 'part' => 'by part of the day', 'due' => 'by due date', 'importance' => 'by importance', 'stage' => 'by where it is'],
+    'faces' => ['list' => 'opens as a list', 'sums' => 'opens as sums by group'],
     'orders' => ['pull' => 'most pull', 'due' => 'due first', 'importance' => 'importance', 'estimate' => 'shortest', 'longest' => 'longest', 'area' => 'own order of areas', 'context' => 'own order of contexts', 'project' => 'project', 'oldest' => 'oldest', 'newest' => 'newest', 'title' => 'title'],
     'conditions' => [
         'due' => ['heading' => 'Due', 'due:overdue' => 'overdue', 'due:today' => 'due today', 'due:tomorrow' => 'due by tomorrow', 'due:week' => 'due within 7 days', 'due:fortnight' => 'due within 14 days', 'due:any' => 'with a due date', 'due:none' => 'without a date', 'due:hard' => 'with a hard due date'],

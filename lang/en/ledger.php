@@ -27,5 +27,6 @@ return [
     'between' => 'Hours :hours = :accounted accounted + :between between things; lunch is not in them.',
     'without_task' => ':minutes were measured without a task, as in a meeting, and are in no sum of own work.',
     'outside' => ':minutes of work and meetings lie outside the hours.',
+    'twice' => ':minutes lie in two of them at once, and count there once.',
     'chance_says' => 'A chance is kept when as many came in time as it said: of :all said to be :percent % :due were due; :kept came.',
 ];

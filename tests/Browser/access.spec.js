@@ -34,7 +34,7 @@ const SCREENS = {
     'a new view': '/views/build',
     search: '/search?q=lend',
     'a line that does': '/search?q=lyon%20to%20adaeze',
-    'sums of a view': '/views/done?face=table',
+    'sums of a view': '/views/done?face=sums',
     task: '/tasks/8',
     week: '/week',
     'the week as a list': '/week?face=list',

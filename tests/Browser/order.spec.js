@@ -7,7 +7,7 @@ import { reset } from './server.js'
 test('a line is understood as it is typed, and what was refused stays plain words', async ({ page }) => {
     await page.goto('/gather')
     const field = page.getByRole('textbox', { name: 'New lines' })
-    await field.fill('Send Ghent the fee letter by Friday noon, 25 min, after Adaeze signs, for lender agreements\n- [ ] Every second Monday file the photographs\n  - Print 20 min')
+    await field.fill('Send Ghent the fee letter by Friday noon, 25 min, after Adaeze signs, for lender agreements\n- [ ] Every second Monday sort the photographs\n  - Print 20 min')
     await expect(page.locator('.gloss')).toHaveText(['due Fri 13, 12:00', 'estimate', 'waits for Adaeze', 'project', 'repeats from Mon 16', 'subtask, 20 min'])
     await expect(page.getByText('2 tasks, 1 subtask, 1 repeats, 1 waits')).toBeVisible()
 
@@ -19,7 +19,7 @@ test('a line is understood as it is typed, and what was refused stays plain word
     await page.keyboard.press('Control+Enter')
     await expect(page.getByRole('status')).toContainText('2 things caught.')
     await expect(page.getByRole('link', { name: 'Send Ghent the fee letter, 25 min' })).toBeVisible()
-    await expect(page.locator('.inbox li', { hasText: 'file the photographs' })).toContainText('every 2 weeks on Mon')
+    await expect(page.locator('.inbox li', { hasText: 'sort the photographs' })).toContainText('every 2 weeks on Mon')
 })
 
 test('the capture field understands on every screen', async ({ page }) => {

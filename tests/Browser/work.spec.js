@@ -46,7 +46,7 @@ test('the day is closed by keys with three lines, and can be opened again', asyn
     artisan('nekto:minute')
     await page.goto('/close')
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Account of Wednesday 11 March')
-    await expect(page.locator('.unfinished', { hasText: 'Call the Porto lender' })).toContainText('Thu 12, 13:15')
+    await expect(page.locator('.unfinished', { hasText: 'Call the Porto lender' })).toContainText('Thu 12, 09:00')
     await page.getByLabel('went well').focus()
     await page.keyboard.type('Panel 3.3 holds.')
     await page.keyboard.press('Tab')

@@ -97,6 +97,7 @@ final class HabitTest extends FeatureTestCase
         self::assertSame([1, 1], [$week->whereNotNull('done_at')->count(), $week->whereNotNull('deleted_at')->count()]);
         self::assertSame([2, 2], [$this->times($this->habit(), '2026-03-16')->count(), $this->times($this->habit(), '2026-03-23')->count()], 'no debt is carried into the next week');
         $this->get('/goals')->assertSee('0 of 2')->assertSee('1/2');
+        $this->get('/views/let-go')->assertDontSee('Canal loop', false);
         $this->get('/ledger?period=last')->assertSee('1 of 2');
     }
 

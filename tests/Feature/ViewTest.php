@@ -116,6 +116,26 @@ final class ViewTest extends FeatureTestCase
     }
 
     #[Test]
+    public function a_view_kept_as_sums_opens_with_them_at_one_press(): void
+    {
+        foreach (['Fee letter' => [45, 'Lenders'], 'Draft' => [60, 'Lenders'], 'Sketch' => [90, 'Wadden']] as $title => [$minutes, $project]) {
+            $this->task($title, $minutes)->update(['project_id' => $this->ines->projects()->firstOrCreate(['name' => $project], ['area_id' => $this->ines->areas()->firstOrFail()->id])->id]);
+        }
+        $this->ines->entries()->create(['task_id' => $this->ines->tasks()->where('title', 'Sketch')->sole()->id, 'starts_at' => Clock::now()->subMinutes(20), 'ends_at' => Clock::now()]);
+        $data = ['conditions' => [['what' => 'stage:open']], 'group' => 'project', 'face' => 'sums'];
+        $this->post('/views', ['name' => 'Open by project', 'pinned' => 1] + $data);
+        $view = $this->ines->savedViews()->sole();
+
+        $sums = (string) preg_replace('/\s+/', ' ', strip_tags(str_replace('<', ' <', (string) $this->get("/views/{$view->id}")->getContent())));
+        self::assertStringContainsString('Lenders 2 1 h 45 0 min 1 h 45', $sums);
+        self::assertStringContainsString('Wadden 1 1 h 30 20 min 1 h 10', $sums);
+        self::assertStringContainsString('together 3 3 h 15 20 min 2 h 55', $sums);
+        $this->get("/views/{$view->id}?face=list")->assertDontSee('sums-table', false);
+        $this->get('/views/build?'.http_build_query($data))->assertSee('sums-table', false);
+        $this->get("/views/build?view={$view->id}")->assertSee('sums-table', false);
+    }
+
+    #[Test]
     public function ready_made_views_work_and_unknown_ones_do_not_exist(): void
     {
         $this->someTasks();
@@ -133,9 +153,9 @@ final class ViewTest extends FeatureTestCase
     #[Test]
     public function what_makes_no_sense_in_a_question_is_left_out(): void
     {
-        $question = Question::of(['conditions' => [['what' => 'due:someday; drop table'], ['what' => ['x']], 'y', ['what' => 'area:1 or 1']], 'group' => 'nonsense', 'order' => ['x', 'pull', 'pull']]);
+        $question = Question::of(['conditions' => [['what' => 'due:someday; drop table'], ['what' => ['x']], 'y', ['what' => 'area:1 or 1']], 'group' => 'nonsense', 'order' => ['x', 'pull', 'pull'], 'face' => ['sums']]);
 
-        self::assertSame(['conditions' => [], 'group' => 'none', 'order' => ['pull']], $question->asArray());
+        self::assertSame(['conditions' => [], 'group' => 'none', 'order' => ['pull'], 'face' => 'list'], $question->asArray());
     }
 
     #[Test]

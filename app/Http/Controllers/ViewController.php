@@ -31,7 +31,7 @@ final readonly class ViewController
         $own = ctype_digit($view) ? $user->savedViews()->findOrFail($view) : null;
         $question = $own === null ? (Shipped::question($view) ?? abort(404)) : Question::of($own->question);
 
-        return view('screens.view', ['view' => $own, 'address' => $view, 'title' => $own === null ? Shipped::names()[$view] : $own->name] + $screen->of($user, $question, Clock::now(), $request->boolean('all'), $request->query('face') === 'table')->toArray());
+        return view('screens.view', ['view' => $own, 'address' => $view, 'title' => $own === null ? Shipped::names()[$view] : $own->name] + $screen->of($user, $question, Clock::now(), $request->boolean('all'), $request->query('face') === null ? $question->face === 'sums' : $request->query('face') === 'sums')->toArray());
     }
 
     /** Building one by choosing; what is chosen so far is in the address. */
@@ -43,7 +43,7 @@ final readonly class ViewController
         $question = Question::of($data);
         $asked = $question->asArray();
 
-        return view('screens.build', ['own' => $own, 'rows' => max(count($asked['conditions']) + 1, 2)] + $asked + $screen->of($user, $question, Clock::now(), false)->toArray());
+        return view('screens.build', ['own' => $own, 'rows' => max(count($asked['conditions']) + 1, 2)] + $asked + $screen->of($user, $question, Clock::now(), false, $question->face === 'sums')->toArray());
     }
 
     public function store(ViewRequest $request, #[CurrentUser] User $user): RedirectResponse

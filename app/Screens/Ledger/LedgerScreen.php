@@ -107,7 +107,7 @@ final readonly class LedgerScreen
         $minute = Moments::minute($now);
         [$from, $until] = [$zone->day($period->first)->start, min($minute, $zone->day($period->last)->end)];
         if ($until <= $from) {
-            return Between::of(IntervalSet::empty(), IntervalSet::empty());
+            return Between::of(IntervalSet::empty());
         }
         $time = $this->times->load($user, $period->first, $zone->dayOf($until - 1)->number - $period->first->number + 1);
         $hours = IntervalSet::empty();
@@ -119,7 +119,7 @@ final readonly class LedgerScreen
         $held = $user->occurrences()->interrupting()->where('occurrences.ends_at', '<=', $now)->where('occurrences.starts_at', '>=', $first)->where('occurrences.starts_at', '<', $last)->toBase()->get(['occurrences.starts_at', 'occurrences.ends_at']);
         $worked = $user->entries()->where('break', false)->where('starts_at', '>=', $first)->where('starts_at', '<', $last)->toBase()->get(['starts_at', 'ends_at']);
 
-        return Between::of($hours->between($from, $until), IntervalSet::covering(...array_filter([...$worked->map($stretch)->all(), ...$held->map($stretch)->all()])));
+        return Between::of($hours->between($from, $until), ...array_filter([...$worked->map($stretch)->all(), ...$held->map($stretch)->all()]));
     }
 
     /** @return list<EstimateKind> what takes most over its estimate last */

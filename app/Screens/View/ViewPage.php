@@ -16,7 +16,7 @@ final readonly class ViewPage extends Page
     /**
      * @param  array<int, int>  $chances  % to be in time, by task
      * @param  bool  $contradicts  its conditions exclude each other
-     * @param  array<string, array{count: int, estimated: int, left: int, worked: int}>  $sums  by group, minutes
+     * @param  array<string, array{count: int, estimated: int, left: int, worked: int}>|null  $sums  by group, minutes; null if it is shown as a list
      * @param  Collection<string, Collection<int, Task>>  $groups  by name
      * @param  Collection<int, Candidate>  $candidates  by task id
      * @param  array<string, array<int|string, string>>  $choices  by kind of condition
@@ -29,7 +29,7 @@ final readonly class ViewPage extends Page
         public int $count,
         public int $shown,
         public int $minutes,
-        public array $sums,
+        public ?array $sums,
         public Collection $groups,
         public Collection $candidates,
         public array $choices,

@@ -37,7 +37,7 @@ final readonly class ViewScreen
             count: count($rows),
             shown: count($shown),
             minutes: (int) array_sum(array_column($rows, 'left')),
-            sums: $sums ? $this->sums($user, $rows, $question->group, $now) : [],
+            sums: $sums ? $this->sums($user, $rows, $question->group, $now) : null,
             groups: $shown->groupBy(fn (Task $task): string => $this->answer->group($rows[$task->id], $question->group, $user)),
             candidates: $this->desk->open()->all(),
             choices: $choices,

@@ -138,7 +138,7 @@ function beforeAttributeUpdated(name, element, type) {
         if (!field.matches('input, textarea, select')) {
             return true // a button's
         }
-        const isEntry = field.matches('[type=hidden]') && field.closest('[x-data=entry]') // what was refused belongs to the text
+        const isEntry = field.matches('[name=refused], [name=proposed]') && field.closest('[x-data=entry]') // what was refused belongs to the text; all else hidden is the page's
         const over = field.name?.endsWith('_was') ? field.form?.elements[field.name.slice(0, -4)] : null
         return !isEntry && (field.matches('[type=hidden]') ? !over || !isChanged(over) || field.form === answered : writable.has(field))
     }
