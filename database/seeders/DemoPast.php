@@ -95,7 +95,7 @@ final class DemoPast
             $title .= $this->parts[$title] > 1 ? ', part '.$this->parts[$title] : '';
             $actual = max(5, (int) round($estimate * ($usual + $spread * ($this->chance->getInt(-100, 100) + $this->chance->getInt(-100, 100)) / 100)));
             [$start, $until] = $this->free($at, $actual, $busy);
-            $isKept = $until <= $end && $this->chance->getInt(1, 100) > 6;
+            $isKept = $until <= $end && $this->chance->getInt(1, 100) > ($i === 2 && $day >= $this->dates->day(-2) ? 100 : 6); // one of each of the last two days slips, so that this week's review has what to ask
             $done = $isKept ? $until : $this->dates->day(0)->min($day->addDays(2)->setTime(9, 5))->utc();
             $id = $this->task($user, $areas[$area]->id, $project === null ? null : $projects[$project] ?? null, $title, $isDeep, $estimate, $start->subDays(4), $done, $day);
             if ($isKept) {

@@ -120,3 +120,17 @@ test('a report is changed before it goes into the outbox', async ({ page }) => {
     await page.getByRole('link', { name: /9 to 15 March/ }).click()
     await expect(page.locator('main')).toContainText('The agreements move.')
 })
+
+test('what opens on a phone lies within its window', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 })
+    for (const address of ['/goals', '/review?step=3', '/review?step=4', '/review?step=5', '/reports/1']) {
+        await page.goto(address)
+        for (const opener of await page.locator('main details.asks > summary:visible').all()) {
+            await opener.click()
+            const [left, right] = await opener.evaluate((one) => { const box = one.parentElement.querySelector('.menu').getBoundingClientRect(); return [box.left, box.right] })
+            expect(left, address).toBeGreaterThanOrEqual(0)
+            expect(right, address).toBeLessThanOrEqual(390)
+            await opener.click()
+        }
+    }
+})
