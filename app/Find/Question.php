@@ -46,7 +46,7 @@ final readonly class Question
         return new self($groups, $group, $order === [] ? ['pull'] : $order, ($data['face'] ?? null) === 'sums' ? 'sums' : 'list');
     }
 
-    /** @return array{conditions: list<array{join: string, not: bool, what: string}>, group: string, order: list<string>, face: string} to be stored */
+    /** @return array{conditions: list<array{join: string, not: bool, what: string}>, group: string, order: list<string>, face?: 'sums'} to be stored */
     public function asArray(): array
     {
         $conditions = [];
@@ -56,7 +56,7 @@ final readonly class Question
             }
         }
 
-        return ['conditions' => $conditions, 'group' => $this->group, 'order' => $this->order, 'face' => $this->face];
+        return ['conditions' => $conditions, 'group' => $this->group, 'order' => $this->order] + ($this->face === 'sums' ? ['face' => 'sums'] : []);
     }
 
     /** True if no task can meet any of its groups. */

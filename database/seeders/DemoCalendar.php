@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use Carbon\CarbonImmutable;
+
 /** Ines's meetings, as the calendar files of five calendars. */
 final class DemoCalendar
 {
@@ -41,13 +43,11 @@ final class DemoCalendar
         foreach (self::MEETINGS as [$uid, $of, $summary, $place, $day, $from, $to, $weekly, $answer, $video]) {
             if ($of === $calendar) {
                 $first = $dates->workday($day);
-                $date = ($weekly ? $first->subWeeks(DemoPast::WEEKS) : $first)->format('Ymd');
-                $skipped = $first->subWeek() >= $dates->day(0) ? $first->subWeek()->format('Ymd') : null; // this week's day is as it is shown
+                $date = $first->subWeeks($weekly ? DemoPast::WEEKS : 0)->format('Ymd');
                 $lines = [...$lines, 'BEGIN:VEVENT', "UID:{$uid}@harrow-lane.example", "SUMMARY:{$summary}", "LOCATION:{$place}",
                     "DTSTART;TZID=Europe/Lisbon:{$date}T".str_replace(':', '', $from).'00',
                     "DTEND;TZID=Europe/Lisbon:{$date}T".str_replace(':', '', $to).'00',
-                    ...($weekly ? ['RRULE:FREQ=WEEKLY'] : []),
-                    ...($weekly && $skipped !== null ? ["EXDATE;TZID=Europe/Lisbon:{$skipped}T".str_replace(':', '', $from).'00'] : []),
+                    ...($weekly ? self::weekly($dates, $first->subWeek(), $from) : []),
                     'ORGANIZER;CN=Adaeze:mailto:adaeze@harrow-lane.example', "ATTENDEE;CN=Ines Moura;PARTSTAT={$answer};RSVP=TRUE:mailto:ines@example.org",
                     ...($video ? ["CONFERENCE;VALUE=URI;FEATURE=VIDEO:https://video.harrow-lane.example/room/{$uid}"] : []),
                     'END:VEVENT'];
@@ -55,6 +55,12 @@ final class DemoCalendar
         }
 
         return implode("\r\n", [...$lines, ...($calendar === 'School holidays' ? self::holidays($dates) : []), 'END:VCALENDAR', '']);
+    }
+
+    /** @return list<string> held since the sample's past began; before its first shown day it is left out, so that the days to come are as they are shown */
+    private static function weekly(DemoDates $dates, CarbonImmutable $before, string $from): array
+    {
+        return ['RRULE:FREQ=WEEKLY', ...($before >= $dates->day(0) ? ['EXDATE;TZID=Europe/Lisbon:'.$before->format('Ymd').'T'.str_replace(':', '', $from).'00'] : [])];
     }
 
     /** @return list<string> two weeks around the turn of the month, as whole days */
