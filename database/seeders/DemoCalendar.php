@@ -43,11 +43,12 @@ final class DemoCalendar
         foreach (self::MEETINGS as [$uid, $of, $summary, $place, $day, $from, $to, $weekly, $answer, $video]) {
             if ($of === $calendar) {
                 $first = $dates->workday($day);
-                $date = $first->subWeeks($weekly ? DemoPast::WEEKS : 0)->format('Ymd');
+                $series = $weekly ? self::weekly($dates, $first->subWeek(), $from) : [];
+                $date = $first->subWeeks($series === [] ? 0 : DemoPast::WEEKS)->format('Ymd');
                 $lines = [...$lines, 'BEGIN:VEVENT', "UID:{$uid}@harrow-lane.example", "SUMMARY:{$summary}", "LOCATION:{$place}",
                     "DTSTART;TZID=Europe/Lisbon:{$date}T".str_replace(':', '', $from).'00',
                     "DTEND;TZID=Europe/Lisbon:{$date}T".str_replace(':', '', $to).'00',
-                    ...($weekly ? self::weekly($dates, $first->subWeek(), $from) : []),
+                    ...$series,
                     'ORGANIZER;CN=Adaeze:mailto:adaeze@harrow-lane.example', "ATTENDEE;CN=Ines Moura;PARTSTAT={$answer};RSVP=TRUE:mailto:ines@example.org",
                     ...($video ? ["CONFERENCE;VALUE=URI;FEATURE=VIDEO:https://video.harrow-lane.example/room/{$uid}"] : []),
                     'END:VEVENT'];
