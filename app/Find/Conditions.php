@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Find;
 
+use App\Files\Tidy;
 use App\Models\Area;
 use App\Models\Task;
 use App\Models\User;
@@ -123,7 +124,7 @@ final readonly class Conditions
     }
 
     /**
-     * A habit's time of a week that is over was missed, not let go, and cannot be had again.
+     * What can be brought back: not a habit's time of a week that is over, which was missed, nor what is only kept for the sums.
      *
      * @param  Builder<Task>  $query
      * @return Builder<Task>
@@ -132,7 +133,7 @@ final readonly class Conditions
     {
         $week = Weeks::first($this->user, LocalDay::fromString($this->today))->asString();
 
-        return $query->whereNotNull('tasks.deleted_at')->where(static fn (Builder $one): Builder => $one->whereNull('habit_id')->orWhere('occurs_on', '>=', $week));
+        return $query->where('tasks.deleted_at', '>=', CarbonImmutable::parse($this->now)->subDays(Tidy::DAYS)->toDateTimeString())->where(static fn (Builder $one): Builder => $one->whereNull('habit_id')->orWhere('occurs_on', '>=', $week));
     }
 
     /** @param  Builder<Task>  $query */

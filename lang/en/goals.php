@@ -11,6 +11,8 @@ return [
     'no_block' => '{1} :titles has no block this week.|[2,2] :titles have no block this week.|[3,*] :titles and :more more have no block this week.',
     'behind' => ':much :unit behind an even pace.',
     'even' => 'At an even pace or before it.',
+    'went_by' => 'Its date went by: :much of :target :unit are missing.',
+    'weeks_over' => 'Its weeks are over.',
     'no_steps' => 'No step is set for this week.',
     'times' => '{1} once a week, :minutes|{2} twice a week, :minutes|[3,*] :count times a week, :minutes',
     'about' => 'about :time, an hour either way',

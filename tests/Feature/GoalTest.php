@@ -83,6 +83,17 @@ final class GoalTest extends FeatureTestCase
     }
 
     #[Test]
+    public function once_its_date_went_by_a_goal_says_what_is_missing_and_no_open_time(): void
+    {
+        $goal = $this->goal(['target' => 6, 'unit' => 'sections', 'due_on' => '2026-03-20']);
+        $this->post("/goals/{$goal->id}/steps", ['lines' => 'Section 1 4 h', 'week' => '2026-03-16']);
+        $this->post("/goals/{$goal->id}/mark", ['value' => '4']);
+        $this->at('2026-03-21 10:00');
+
+        $this->get('/goals')->assertSee('Its date went by: 2 of 6 sections are missing.')->assertDontSee('short of open time')->assertDontSee('behind an even pace');
+    }
+
+    #[Test]
     public function an_unfinished_step_stays_missed_in_its_week_and_goes_over_or_is_let_go(): void
     {
         $goal = $this->goal([], '2026-03-02');

@@ -125,6 +125,20 @@ final class SortTest extends FeatureTestCase
     }
 
     #[Test]
+    public function what_was_worked_on_is_out_of_sight_then_and_stays_in_the_sums(): void
+    {
+        $task = $this->task('Old flyers');
+        $this->ines->entries()->create(['task_id' => $task->id, 'starts_at' => Clock::now()->subMinutes(50), 'ends_at' => Clock::now()]);
+        $this->delete("/tasks/{$task->id}");
+        $this->at('2026-05-20 12:00');
+
+        self::assertSame(0, (new Tidy)(Clock::now()));
+        $this->get('/views/let-go')->assertSee('Nothing like that.');
+        $this->get('/ledger?from=2026-03-09&until=2026-03-15')->assertSee('50');
+        self::assertSame(1, $this->ines->entries()->count());
+    }
+
+    #[Test]
     public function a_task_tells_what_happened_to_it(): void
     {
         $task = $this->task('Quotes', 20);

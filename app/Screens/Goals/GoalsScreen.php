@@ -134,7 +134,7 @@ final class GoalsScreen
         $vessel = $this->vessel($goal, $due, $tasks, $habits, $date);
         $chance = $goal->weekly ? self::percent(GoalChance::ofWeeks(count(array_filter($ends, static fn (float $one): bool => $one >= $goal->target)), count($ends))) : $this->chance(array_keys($tasks), $vessel, $due);
 
-        return new GoalRow($goal, $value, $pace, $goal->weekly ? __('goals.each_week', ['date' => Dates::of($user)->ofMonth($date)]) : Times::due($user, $due, false, $now), $steps, $ends, $kept, $judged, $vessel, $value >= $goal->target && ! $goal->weekly ? 100 : $chance, $this->notes($goal, $value, $pace, $vessel, $steps[$week ?? 0] ?? []), $due <= $minute);
+        return new GoalRow($goal, $value, $pace, $goal->weekly ? __('goals.each_week', ['date' => Dates::of($user)->ofMonth($date)]) : Times::due($user, $due, false, $now), $steps, $ends, $kept, $judged, $vessel, $value >= $goal->target && ! $goal->weekly ? 100 : ($due <= $minute ? null : $chance), $due <= $minute ? self::wentBy($goal, $value) : $this->notes($goal, $value, $pace, $vessel, $steps[$week ?? 0] ?? []), $due <= $minute);
     }
 
     /** Days with hours from the first one on; up to a moment, that day in part, or to the end of a day. */
@@ -215,6 +215,12 @@ final class GoalsScreen
     private static function percent(?float $chance): ?int
     {
         return $chance === null ? null : (int) round(100 * $chance);
+    }
+
+    /** @return list<string> once its date is over */
+    private static function wentBy(Goal $goal, float $value): array
+    {
+        return [$goal->weekly ? __('goals.weeks_over') : ($value >= $goal->target ? __('goals.reached') : __('goals.went_by', ['much' => GoalRow::figure(round($goal->target - $value, 1)), 'target' => GoalRow::figure($goal->target), 'unit' => $goal->unit]))];
     }
 
     /**

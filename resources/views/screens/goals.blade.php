@@ -69,7 +69,7 @@
                                 </div>
                             @else
                                 <div @class(['goal-week', 'goal-week-past' => $number < $open])>
-                                    @if ($number > $open && $some !== [] && count($some) <= 3 && ($row->weeks[$number + 1] ?? []) === [] && $some[0]->habit === null)<ul class="steps-coming">@foreach ($some as $one)<li><x-pegs :steps="[$one]" /><a href="/tasks/{{ $one->task }}" title="{{ $one->title }}">{{ $one->short }}</a></li>@endforeach</ul><span class="pegs-phone"><x-pegs :steps="$some" /></span><span class="pegs-line"></span>
+                                    @if (! $isOver && $number > $open && $some !== [] && count($some) <= 3 && ($row->weeks[$number + 1] ?? []) === [] && $some[0]->habit === null)<ul class="steps-coming">@foreach ($some as $one)<li><x-pegs :steps="[$one]" /><a href="/tasks/{{ $one->task }}" title="{{ $one->title }}">{{ $one->short }}</a></li>@endforeach</ul><span class="pegs-phone"><x-pegs :steps="$some" /></span><span class="pegs-line"></span>
                                     @else<x-pegs :steps="$some" /><span class="pegs-line"></span>@endif
                                     <span class="goal-end">{{ isset($row->ends[$number]) ? GoalRow::figure($row->ends[$number]) : '' }}</span><span class="sr-only">week {{ $number }}: {{ $kept }} of {{ count($some) }} steps kept</span>
                                 </div>
@@ -79,7 +79,7 @@
                             @if ($row->vessel->short() > 0 && ! $row->isOver)@if ($row->vessel->undated > 0 && ! $goal->weekly)<form method="post" action="/goals/{{ $goal->id }}/date">@csrf<button class="button">Give it the goal’s date</button></form>@else<a class="button" href="/horizon?ways=1">Ways out</a>@endif @endif
                             @if ($row->chance !== null)<p class="goal-chance">chance <b @class(['coral' => $row->chance < 50])>{{ $row->chance }} %</b></p>@endif</div>@endif
                     </div>
-                    <div class="goal-left"><span class="goal-left-name">{{ $i === 0 ? 'work left against open time left' : '' }}</span><div>@unless ($row->isOver)<x-goal-vessel :row="$row" :scale="$scale" />@endunless</div></div>
+                    <div class="goal-left"><span class="goal-left-name">{{ $i === 0 && ! $row->isOver ? 'work left against open time left' : '' }}</span><div>@unless ($row->isOver)<x-goal-vessel :row="$row" :scale="$scale" />@endunless</div></div>
                 </section>
             @endforeach
             @if ($goals !== [])<div class="goal-scale" aria-hidden="true"><span><x-pegs :steps="['kept']" /> kept <x-pegs :steps="['missed']" /> missed <x-pegs :steps="['block']" /> has a block <x-pegs :steps="['none']" /> none yet <em>hours</em></span><div>@php $each = App\Screens\HourScale::step($scale, 6); @endphp @for ($hour = 0; $hour * 60 <= $scale; $hour += $each)<i style="--l:{{ round(60000 * $hour / $scale, 1) }}">{{ $hour }}</i>@endfor</div></div>@endif
