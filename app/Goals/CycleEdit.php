@@ -10,6 +10,7 @@ use App\Models\GoalStep;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\User;
+use App\Rows\GoalSteps;
 use App\Time\Moments;
 use App\Time\Weeks;
 use App\Undo\Journal;
@@ -79,9 +80,9 @@ final readonly class CycleEdit
         $copy->user_id = $user->id;
         $copy->save();
         $user->habits()->where('goal_id', $goal->id)->update(['goal_id' => $copy->id]);
-        foreach ($goal->steps()->whereHas('task', static fn ($task) => $task->whereNull('done_at')->whereNull('deleted_at'))->whereNull('fate')->get()->unique('task_id') as $step) {
-            $step->update(['fate' => GoalStep::OVER]);
-            $copy->steps()->create(['user_id' => $user->id, 'task_id' => $step->task_id, 'week_on' => $first->asString()]);
+        foreach (array_column(GoalSteps::undecided([$goal->id]), 'task_id', 'id') as $step => $task) {
+            $goal->steps()->findOrFail($step)->update(['fate' => GoalStep::OVER]);
+            $copy->steps()->firstOrCreate(['user_id' => $user->id, 'task_id' => $task, 'week_on' => $first->asString()]);
         }
     }
 }

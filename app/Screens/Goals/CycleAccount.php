@@ -6,9 +6,9 @@ namespace App\Screens\Goals;
 
 use App\Models\Cycle;
 use App\Models\User;
+use App\Rows\GoalSteps;
 use App\Wording\Dates;
 use Carbon\CarbonImmutable;
-use Nekto\Core\Goals\Kept;
 
 /** What a cycle brought: kept with it when it is closed. */
 final readonly class CycleAccount
@@ -19,14 +19,15 @@ final readonly class CycleAccount
     public function of(User $user, Cycle $cycle, CarbonImmutable $now): array
     {
         $goals = [];
-        foreach ($this->goals->goals($user, $cycle, $now) as $row) {
-            $steps = array_merge(...array_values($row->weeks) ?: [[]]);
+        $rows = $this->goals->goals($user, $cycle, $now);
+        $open = GoalSteps::undecided(array_map(static fn (GoalRow $row): int => $row->goal->id, $rows));
+        foreach ($rows as $row) {
             $weeksReached = count(array_filter($row->ends, static fn (float $value): bool => $value >= $row->goal->target));
             $goals[] = [
                 'id' => $row->goal->id, 'name' => $row->goal->name, 'hue' => $row->goal->area->hue, 'unit' => $row->goal->unit, 'target' => $row->goal->target, 'value' => $row->value, 'weekly' => $row->goal->weekly,
                 'reached' => $row->goal->weekly ? $row->ends !== [] && $weeksReached === count($row->ends) : $row->value >= $row->goal->target, 'weeks' => count($row->ends), 'weeksReached' => $weeksReached,
                 'kept' => $row->kept, 'judged' => $row->judged,
-                'open' => array_values(array_unique(array_map(static fn (StepRow $one): string => $one->title, array_filter($steps, static fn (StepRow $one): bool => $one->kept === Kept::ToCome && $one->step !== null)))),
+                'open' => array_values(array_unique(array_column(array_filter($open, static fn (\stdClass $one): bool => (int) $one->goal_id === $row->goal->id), 'title'))),
             ];
         }
 

@@ -14,6 +14,7 @@ use App\Models\TaskStage;
 use App\Models\User;
 use App\Planning\Prospects;
 use App\Rows\Desk;
+use App\Rows\GoalSteps;
 use App\Rows\PastRatios;
 use App\Time\Moments;
 use App\Time\Weeks;
@@ -78,7 +79,7 @@ final class GoalsScreen
             steps: $steps,
             scale: max([60, ...array_map(static fn (GoalRow $row): int => $row->vessel->reach(), $goals)]),
             habits: $this->habits($user, $first),
-            asks: array_map(static fn (\stdClass $row): array => ['step' => (int) $row->id, 'title' => $row->title, 'goal' => $row->name, 'week' => $dates->ofMonth(LocalDay::fromString($row->week_on))], StepRows::undecided(array_map(static fn (GoalRow $row): int => $row->goal->id, $goals), $first)),
+            asks: array_map(static fn (\stdClass $row): array => ['step' => (int) $row->id, 'title' => $row->title, 'goal' => $row->name, 'week' => $dates->ofMonth(LocalDay::fromString($row->week_on))], GoalSteps::undecided(array_map(static fn (GoalRow $row): int => $row->goal->id, $goals), $first)),
             earlier: $user->cycles()->whereNotNull('closed_at')->get(),
             areas: $this->desk->areas(),
             projects: $user->projects()->whereNull('done_at')->get(['id', 'name']),

@@ -119,17 +119,4 @@ final readonly class StepRows
 
         return $rows;
     }
-
-    /**
-     * Unfinished steps of weeks that are over, about which nobody has decided.
-     *
-     * @param  list<int>  $goals
-     * @return list<\stdClass>
-     */
-    public static function undecided(array $goals, LocalDay $before): array
-    {
-        return $goals === [] ? [] : DB::table('goal_steps')->join('tasks', 'tasks.id', 'goal_steps.task_id')->join('goals', 'goals.id', 'goal_steps.goal_id')->whereIn('goal_steps.goal_id', $goals)
-            ->whereNull('goal_steps.fate')->where('goal_steps.week_on', '<', $before->asString())->whereNull('tasks.done_at')->whereNull('tasks.deleted_at')
-            ->orderBy('goal_steps.week_on')->orderBy('goal_steps.id')->get(['goal_steps.id', 'tasks.title', 'goals.name', 'goal_steps.week_on'])->all();
-    }
 }

@@ -18,9 +18,9 @@ use App\Rows\AccountRow;
 use App\Rows\Became;
 use App\Rows\Candidate;
 use App\Rows\Desk;
+use App\Rows\GoalSteps;
 use App\Screens\Goals\GoalRow;
 use App\Screens\Goals\GoalsScreen;
-use App\Screens\Goals\StepRows;
 use App\Screens\Week\WeekScreen;
 use App\Time\Moments;
 use App\Time\Weeks;
@@ -87,7 +87,7 @@ final readonly class ReviewScreen
             steps: $steps,
             goals: $goals,
             cycleWeek: $number,
-            asks: array_map(static fn (\stdClass $row): array => ['step' => (int) $row->id, 'title' => (string) $row->title, 'goal' => (string) $row->name, 'week' => $dates->ofMonth(LocalDay::fromString($row->week_on))], StepRows::undecided(array_map(static fn (GoalRow $row): int => $row->goal->id, $goals), Weeks::first($user, $this->desk->today()))),
+            asks: array_map(static fn (\stdClass $row): array => ['step' => (int) $row->id, 'title' => (string) $row->title, 'goal' => (string) $row->name, 'week' => $dates->ofMonth(LocalDay::fromString($row->week_on))], GoalSteps::undecided(array_map(static fn (GoalRow $row): int => $row->goal->id, $goals), Weeks::first($user, $this->desk->today()))),
             slips: $slips,
             areas: $areas,
             about: $area === null ? null : $this->about($user, $area, $now),
