@@ -7,6 +7,7 @@ namespace App\Goals;
 use App\Models\Cycle;
 use App\Models\Goal;
 use App\Models\GoalStep;
+use App\Models\MovedBy;
 use App\Models\PlanRevision;
 use App\Models\RevisionCause;
 use App\Models\User;
@@ -72,13 +73,15 @@ final readonly class CycleEdit
         });
     }
 
-    /** Its date goes with the old cycle; its habits, and what of its steps is open, come along. */
+    /** Its date goes with the old cycle; where it stands by hand, its habits, and what of its steps is open, come along. */
     private static function carry(User $user, Goal $goal, Cycle $next, LocalDay $first): void
     {
         $copy = $goal->replicate(['due_on']);
         $copy->cycle_id = $next->id;
         $copy->user_id = $user->id;
         $copy->save();
+        $stands = $goal->moved_by === MovedBy::Hand && ! $goal->weekly ? $goal->marks()->orderByDesc('date')->value('value') : null;
+        $stands === null || $copy->marks()->create(['user_id' => $user->id, 'date' => $first->asString(), 'value' => $stands]);
         $user->habits()->where('goal_id', $goal->id)->update(['goal_id' => $copy->id]);
         foreach (array_column(GoalSteps::undecided([$goal->id]), 'task_id', 'id') as $step => $task) {
             $goal->steps()->findOrFail($step)->update(['fate' => GoalStep::OVER]);

@@ -48,7 +48,7 @@ return [
         'rested' => 'They are back where they were.',
         'habits' => 'The habits have no times this week.',
         'step' => 'The steps are as they were before.',
-        'goal' => 'The goal is as it was before.',
+        'goal' => 'The goals are as they were before.',
         'report' => 'The report is as it was before.',
         'fetched' => 'As it was before the calendar changed; what it moved is left where it was until you lay out again.',
         'undone' => 'The plan is as it was before that.',

@@ -246,6 +246,7 @@ final class GoalTest extends FeatureTestCase
         self::assertSame(['2026-03-09', 12, $goal->name], [$next->begins_on, $next->weeks, $copy->name]);
         self::assertSame([$step->task_id, '2026-03-09'], [$copy->steps()->sole()->task_id, $copy->steps()->sole()->week_on]);
         self::assertSame($copy->id, $habit->refresh()->goal_id);
+        self::assertSame(4.0, (float) $copy->marks()->sole()->value, 'it stands where it stood');
         $this->get("/cycles/{$cycle->id}")->assertSee('4 of 6')->assertSee('Left');
         $this->post('/plan/undo');
         self::assertNull($cycle->refresh()->closed_at);
