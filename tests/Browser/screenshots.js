@@ -5,7 +5,7 @@ import { chromium } from '@playwright/test'
 import config from '../../playwright.config.js'
 import { artisan, environment, HOST, PORT, prepare, reset, setClock } from './server.js'
 
-/* One picture of each main view, and of Shape in the dark and on a phone. */
+/* One picture of each main view, the ledger in the dark, and Shape on a phone. */
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const folder = `${root}docs/screenshots`
@@ -34,14 +34,10 @@ try {
     await shoot(light, '/tasks/2', 'task')
     await shoot(light, '/meetings', 'meetings')
     await shoot(light, '/week', 'week')
-    await shoot(light, '/week/plan', 'week-plan', async (page) => {
-        for (let i = 0; i < 3; i++) {
-            await page.keyboard.press('Enter')
-        }
-    })
     await shoot(light, '/horizon?ways=1', 'horizon')
-    await shoot(light, '/horizon/if?line=a%20second%20venue%2040%20h%20by%2024%20april%20deep', 'what-if')
     await shoot(light, '/month', 'month')
+    await shoot(light, '/goals', 'goals')
+    await shoot(light, '/review?step=3', 'review')
     await shoot(light, '/settings', 'settings', async (page) => {
         await page.getByRole('slider', { name: 'Wednesday ends' }).focus()
         await page.keyboard.press('ArrowRight')
@@ -49,7 +45,7 @@ try {
         await page.locator('.consequence').waitFor()
     })
     const dark = await signedIn(browser, { viewport: { width: 1280, height: 800 }, colorScheme: 'dark' })
-    await shoot(dark, '/shape', 'shape-dark', (page) => page.locator('.sheet a.block', { hasText: 'Essay 2' }).click())
+    await shoot(dark, '/ledger', 'ledger')
     const phone = await signedIn(browser, { viewport: { width: 390, height: 844 }, colorScheme: 'light' })
     await shoot(phone, '/shape', 'shape-phone')
     setClock('2026-03-11T17:32:00+00:00')
