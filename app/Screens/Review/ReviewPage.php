@@ -7,7 +7,6 @@ namespace App\Screens\Review;
 use App\Models\Area;
 use App\Models\Review;
 use App\Models\Task;
-use App\Screens\Goals\GoalRow;
 use App\Screens\Page;
 use Illuminate\Support\Collection;
 use Nekto\Core\Time\LocalDay;
@@ -22,7 +21,7 @@ final readonly class ReviewPage extends Page
      * @param  list<WeekRow>  $days
      * @param  array{kept: int, all: int}  $keys
      * @param  array{kept: int, all: int, ahead: int}  $steps  of goals in this week
-     * @param  list<GoalRow>  $goals
+     * @param  list<StepsOfWeek>  $goals
      * @param  list<array{step: int, title: string, goal: string, week: string}>  $asks
      * @param  list<Slip>  $slips
      * @param  Collection<int, Area>  $areas  in their order
@@ -45,7 +44,6 @@ final readonly class ReviewPage extends Page
         public array $keys,
         public array $steps,
         public array $goals,
-        public ?int $cycleWeek,
         public array $asks,
         public array $slips,
         public Collection $areas,

@@ -6,7 +6,9 @@ namespace App\Screens\Review;
 
 use App\Goals\CycleEdit;
 use App\Models\Area;
+use App\Models\Cycle;
 use App\Models\Entry;
+use App\Models\Goal;
 use App\Models\Review;
 use App\Models\Task;
 use App\Models\TaskStage;
@@ -19,8 +21,7 @@ use App\Rows\Became;
 use App\Rows\Candidate;
 use App\Rows\Desk;
 use App\Rows\GoalSteps;
-use App\Screens\Goals\GoalRow;
-use App\Screens\Goals\GoalsScreen;
+use App\Screens\Goals\StepRows;
 use App\Screens\Week\WeekScreen;
 use App\Time\Moments;
 use App\Time\Weeks;
@@ -47,7 +48,7 @@ final readonly class ReviewScreen
 
     private const SOMEDAY = 40;
 
-    public function __construct(private Desk $desk, private WeekScreen $weeks, private GoalsScreen $goals) {}
+    public function __construct(private Desk $desk, private WeekScreen $weeks) {}
 
     /** @param  int|null  $step  that is asked for; null: where it stands */
     public function of(User $user, LocalDay $week, ?int $step, ?int $place, bool $whole, CarbonImmutable $now): ReviewPage
@@ -59,10 +60,10 @@ final readonly class ReviewScreen
         [$days, $slips] = $this->days($user, $week, $now);
         $cycle = CycleEdit::present($user);
         $number = $cycle?->span()->of($week);
-        $goals = $cycle === null || $number === null ? [] : $this->goals->goals($user, $cycle, $now);
+        $goals = $cycle === null || $number === null ? [] : $this->goals($cycle, $number);
         $steps = ['kept' => 0, 'all' => 0, 'ahead' => 0];
         foreach ($goals as $row) {
-            foreach ($row->weeks[$number] ?? [] as $one) {
+            foreach ($row->steps as $one) {
                 $steps['all']++;
                 $steps['kept'] += $one->kept === Kept::Kept ? 1 : 0;
                 $steps['ahead'] += $one->kept === Kept::ToCome ? 1 : 0;
@@ -86,8 +87,7 @@ final readonly class ReviewScreen
             keys: ['kept' => count(array_filter($keys, static fn (array $one): bool => $one['kept'])), 'all' => count(array_filter($keys, static fn (array $one): bool => ! $one['open']))],
             steps: $steps,
             goals: $goals,
-            cycleWeek: $number,
-            asks: array_map(static fn (\stdClass $row): array => ['step' => (int) $row->id, 'title' => (string) $row->title, 'goal' => (string) $row->name, 'week' => $dates->ofMonth(LocalDay::fromString($row->week_on))], GoalSteps::undecided(array_map(static fn (GoalRow $row): int => $row->goal->id, $goals), Weeks::first($user, $this->desk->today()))),
+            asks: array_map(static fn (\stdClass $row): array => ['step' => (int) $row->id, 'title' => (string) $row->title, 'goal' => (string) $row->name, 'week' => $dates->ofMonth(LocalDay::fromString($row->week_on))], GoalSteps::undecided(array_map(static fn (StepsOfWeek $row): int => $row->goal->id, $goals), Weeks::first($user, $this->desk->today()))),
             slips: $slips,
             areas: $areas,
             about: $area === null ? null : $this->about($user, $area, $now),
@@ -108,6 +108,15 @@ final readonly class ReviewScreen
             'caught' => array_sum($page->review->caught ?? []),
             'next' => ['demand' => $page->next->demand, 'supply' => $page->next->supply],
         ];
+    }
+
+    /** @return list<StepsOfWeek> */
+    private function goals(Cycle $cycle, int $week): array
+    {
+        $goals = $cycle->goals()->get();
+        $steps = (new StepRows($this->desk))->of(array_values(array_map(intval(...), $goals->modelKeys())), $cycle->span());
+
+        return array_values($goals->map(fn (Goal $goal): StepsOfWeek => new StepsOfWeek($goal->setRelation('area', $this->desk->areas()[$goal->area_id] ?? throw new \LogicException('Every goal is in an area.')), $steps[$goal->id][$week] ?? []))->all());
     }
 
     /** @return array{list<WeekRow>, list<Slip>} */

@@ -2,7 +2,7 @@
     use App\Models\Review;
     use App\Wording\Times;
     $date = $week->asString();
-    $page = ['review' => $review, 'week' => $week, 'days' => $days, 'keys' => $keys, 'steps' => $steps, 'goals' => $goals, 'cycleWeek' => $cycleWeek, 'asks' => $asks, 'slips' => $slips, 'areas' => $areas, 'place' => $place, 'about' => $about, 'waiting' => $waiting, 'someday' => $someday, 'next' => $next, 'promised' => $promised, 'actual' => $actual];
+    $page = ['review' => $review, 'week' => $week, 'days' => $days, 'keys' => $keys, 'steps' => $steps, 'goals' => $goals, 'asks' => $asks, 'slips' => $slips, 'areas' => $areas, 'place' => $place, 'about' => $about, 'waiting' => $waiting, 'someday' => $someday, 'next' => $next, 'promised' => $promised, 'actual' => $actual];
     $lines = [
         1 => 'own work '.Times::duration($actual).' of '.Times::duration($promised),
         2 => "key tasks {$keys['kept']} of {$keys['all']}, steps {$steps['kept']} of {$steps['all']}",
@@ -42,7 +42,7 @@
                     <li @class(['course-step', 'course-done' => $n < $step, 'course-now' => $n === $step])><span class="course-number">{{ $n }}</span><i class="course-mark" aria-hidden="true"></i>
                         @if ($n === $step)<div class="course-open"><h2>{{ __("review.names.{$name}") }}</h2><x-review-step :page="$page" :number="$n" /></div>
                         @else<a class="course-name" href="/review/{{ $date }}?step={{ $n }}">{{ __("review.names.{$name}") }}</a><span @class(['course-says', 'coral' => $n === 7 && $next->over() > 0])>{{ $lines[$n] }}</span>
-                            @if ($name === 'week')<span class="course-drawn course-tapes">@foreach ($days as $row)<x-mini-tape :day="$row->day" />@endforeach</span>@elseif ($name === 'promises')<span class="course-drawn"><x-pegs :steps="array_merge(...array_map(fn ($row) => array_map(fn ($one) => $one['kept'] ? 'kept' : ($one['open'] ? 'none' : 'missed'), $row->keys), $days) ?: [[]])" /> <x-pegs :steps="array_merge(...array_map(fn ($row) => $row->weeks[$cycleWeek] ?? [], $goals) ?: [[]])" /></span>@endif @endif</li>
+                            @if ($name === 'week')<span class="course-drawn course-tapes">@foreach ($days as $row)<x-mini-tape :day="$row->day" />@endforeach</span>@elseif ($name === 'promises')<span class="course-drawn"><x-pegs :steps="array_merge(...array_map(fn ($row) => array_map(fn ($one) => $one['kept'] ? 'kept' : ($one['open'] ? 'none' : 'missed'), $row->keys), $days) ?: [[]])" /> <x-pegs :steps="array_merge(...array_map(fn ($row) => $row->steps, $goals) ?: [[]])" /></span>@endif @endif</li>
                 @endforeach
             </ol>
             <aside aria-labelledby="next-title"><div class="section-head"><h2 id="next-title">Until the end of next week</h2><span><b class="strong">{{ Times::duration($next->demand) }}</b> of {{ Times::duration($next->supply) }}</span></div>
