@@ -34,9 +34,9 @@
                 @foreach ($asks as $ask)<div class="list-row"><span class="grow">{{ $ask['title'] }} <span class="soft">{{ $ask['goal'] }}, week of {{ $ask['week'] }}</span></span><form method="post" action="/steps/{{ $ask['step'] }}/over">@csrf<button class="button" aria-label="{{ $ask['title'] }} goes over">Goes over</button></form><form method="post" action="/steps/{{ $ask['step'] }}">@csrf @method('delete')<button class="button button-bare" aria-label="Let the step {{ $ask['title'] }} go">Let go</button></form></div>@endforeach
             </section>
         @endif
-        <div class="cycle" style="--weeks:{{ count($weeks) }}">
+        <div @class(['cycle', 'cycle-long' => count($weeks) > 14])>
             <div class="cycle-strip" aria-hidden="true"><span></span><div class="cycle-weeks">
-                @foreach ($weeks as $number => $day)<span @class(['cycle-week', 'cycle-week-now' => $number === $open, 'cycle-week-past' => $number < $open, 'cycle-week-odd' => $number % 2 === 1])><b>{{ $number === $week ? "week {$number}, {$weekSpan}" : $number }}</b><i></i><small>{{ $day }}</small>@if ($number === $week)<em style="--p:{{ 1000 * $part }}">{{ $nowLabel }}</em>@endif</span>@endforeach
+                @foreach ($weeks as $number => $day)<span @class(['cycle-week', 'cycle-week-now' => $number === $open, 'cycle-week-past' => $number < $open, 'cycle-week-odd' => $number % 2 === 1, 'cycle-week-dated' => $number % 4 === 1])><b>{{ $number === $week ? "week {$number}, {$weekSpan}" : $number }}</b><i></i><small>{{ $day }}</small>@if ($number === $week)<em style="--p:{{ 1000 * $part }}">{{ $nowLabel }}</em>@endif</span>@endforeach
             </div></div>
             @foreach ($goals as $i => $row)
                 @php $goal = $row->goal; @endphp
@@ -75,11 +75,12 @@
                                 </div>
                             @endif
                         @endforeach
+                    </div>
+                    <div class="goal-left"><span class="goal-left-name">{{ $i === 0 && ! $row->isOver ? 'work left against open time left' : '' }}</span><div>@unless ($row->isOver)<x-goal-vessel :row="$row" :scale="$scale" />@endunless
                         @if ($row->notes !== [] || $row->chance !== null)<div class="goal-note">@foreach ($row->notes as $n => $note)<p @class(['coral' => $n === 0 && $row->vessel->short() > 0 && ! $row->isOver])>{{ $note }}</p>@endforeach
                             @if ($row->vessel->short() > 0 && ! $row->isOver)@if ($row->vessel->undated > 0 && ! $goal->weekly)<form method="post" action="/goals/{{ $goal->id }}/date">@csrf<button class="button">Give it the goal’s date</button></form>@else<a class="button" href="/horizon?ways=1">Ways out</a>@endif @endif
                             @if ($row->chance !== null)<p class="goal-chance">chance <b @class(['coral' => $row->chance < 50])>{{ $row->chance }} %</b></p>@endif</div>@endif
-                    </div>
-                    <div class="goal-left"><span class="goal-left-name">{{ $i === 0 && ! $row->isOver ? 'work left against open time left' : '' }}</span><div>@unless ($row->isOver)<x-goal-vessel :row="$row" :scale="$scale" />@endunless</div></div>
+                    </div></div>
                 </section>
             @endforeach
             @if ($goals !== [])<div class="goal-scale" aria-hidden="true"><span><x-pegs :steps="['kept']" /> kept <x-pegs :steps="['missed']" /> missed <x-pegs :steps="['block']" /> has a block <x-pegs :steps="['none']" /> none yet <em>hours</em></span><div>@php $each = App\Screens\HourScale::step($scale, 6); @endphp @for ($hour = 0; $hour * 60 <= $scale; $hour += $each)<i style="--l:{{ round(60000 * $hour / $scale, 1) }}">{{ $hour }}</i>@endfor</div></div>@endif
