@@ -19,6 +19,9 @@ use Nekto\Core\Ledger\Period;
  */
 final readonly class Spent
 {
+    /** Minutes of the meetings of a group. */
+    private const HELD = "sum((strftime('%s', occurrences.ends_at) - strftime('%s', occurrences.starts_at)) / 60)";
+
     public function __construct(private User $user, private CarbonImmutable $now) {}
 
     /** @return list<array{group: string|null, part: string|null, minutes: int, entries: int}> */
@@ -65,14 +68,20 @@ final readonly class Spent
         return array_values($sums);
     }
 
-    /** @return list<array{id: int, name: string, minutes: int, count: int}> meetings held, by calendar */
-    public function byCalendar(Period $period): array
+    /** Meetings held in a period, joined with their calendars. */
+    public function held(Period $period): Builder
     {
         [$from, $until] = $this->span($period);
 
-        return array_values($this->user->occurrences()->interrupting()->where('occurrences.ends_at', '<=', $this->now)->where('occurrences.starts_at', '>=', $from)->where('occurrences.starts_at', '<', $until)
-            ->join('meetings', 'meetings.id', 'occurrences.meeting_id')->join('calendars', 'calendars.id', 'meetings.calendar_id')->toBase()->groupBy('calendars.id', 'calendars.name')->orderBy('calendars.position')
-            ->selectRaw("calendars.id, calendars.name, sum((strftime('%s', occurrences.ends_at) - strftime('%s', occurrences.starts_at)) / 60) as minutes, count(*) as count")->get()
+        return $this->user->occurrences()->interrupting()->where('occurrences.ends_at', '<=', $this->now)->where('occurrences.starts_at', '>=', $from)->where('occurrences.starts_at', '<', $until)
+            ->join('meetings', 'meetings.id', 'occurrences.meeting_id')->join('calendars', 'calendars.id', 'meetings.calendar_id')->toBase();
+    }
+
+    /** @return list<array{id: int, name: string, minutes: int, count: int}> meetings held, by calendar */
+    public function byCalendar(Period $period): array
+    {
+        return array_values($this->held($period)->groupBy('calendars.id', 'calendars.name')->orderBy('calendars.position')
+            ->selectRaw('calendars.id, calendars.name, '.self::HELD.' as minutes, count(*) as count')->get()
             ->map(static fn (\stdClass $row): array => ['id' => (int) $row->id, 'name' => (string) $row->name, 'minutes' => (int) $row->minutes, 'count' => (int) $row->count])->all());
     }
 

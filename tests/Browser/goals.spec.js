@@ -95,7 +95,7 @@ test('behind a figure of the ledger stand its entries, and their sum is the figu
     for (const i of [0, 2, count - 1]) {
         const said = (await figures.nth(i).textContent()).trim()
         await figures.nth(i).click()
-        await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Worked: ${said}`)
+        await expect(page.getByRole('heading', { level: 1 })).toHaveText(`${i < count - 1 ? 'Worked' : 'Meetings'}: ${said}`)
         const minutes = await page.locator('.entries-bill tbody .number').allTextContents()
         const sum = Number(await page.locator('.entries-bill tfoot .number').textContent())
         expect(minutes.reduce((all, one) => all + Number(one), 0)).toBe(sum)

@@ -163,6 +163,20 @@ final class LedgerTest extends FeatureTestCase
     }
 
     #[Test]
+    public function behind_meetings_stand_those_that_were_held(): void
+    {
+        $this->meeting('Committee', '2026-03-09 09:30', '2026-03-09 10:30');
+        $this->meeting('Not over yet', '2026-03-11 07:30', '2026-03-11 09:00');
+        $calendar = $this->ines->occurrences()->firstOrFail()->meeting->calendar_id;
+
+        $this->get('/ledger?period=week')->assertSee("row=meetings%2F{$calendar}", false);
+        foreach (['meetings', "meetings/{$calendar}"] as $row) {
+            $this->get('/ledger/entries?'.http_build_query(['period' => 'week', 'row' => $row]))->assertSee('Meetings: 1 h 00')->assertSee('Committee')->assertDontSee('Not over yet');
+        }
+        $this->get('/ledger/entries?period=week&row=meetings/999')->assertSee('Meetings: 0 min');
+    }
+
+    #[Test]
     public function chances_are_noted_once_seven_days_before_and_judged_when_the_date_has_come(): void
     {
         $this->history();

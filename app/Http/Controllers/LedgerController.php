@@ -37,7 +37,7 @@ final readonly class LedgerController
         $now = Clock::now();
         [$key, $period] = $this->period($request, $user, $now);
         $row = $request->query('row');
-        $row = is_string($row) && preg_match('#^(?:\d{0,9}|deep|light)(?:/\d{0,9})?$#D', $row) === 1 ? $row : null;
+        $row = is_string($row) && preg_match('#^(?:(?:\d{0,9}|deep|light)(?:/\d{0,9})?|meetings(?:/\d{1,9})?)$#D', $row) === 1 ? $row : null;
 
         return view('screens.ledger-entries', ['period' => $period, 'key' => $key, 'by' => $this->by($request), 'row' => $row, 'promised' => $request->boolean('promised'), 'span' => Dates::of($user)->span($period->first, $period->last)] + $screen->of($user, $period, $this->by($request), $row, $request->boolean('promised'), $now));
     }

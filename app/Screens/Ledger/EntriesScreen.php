@@ -19,7 +19,7 @@ use Illuminate\Support\Facades\DB;
 use Nekto\Core\Ledger\Period;
 use Nekto\Core\Time\LocalDay;
 
-/** What stands behind a figure of the ledger: its entries, or the promises of its days. Their sum is the figure. */
+/** What stands behind a figure of the ledger: its entries, the promises of its days, or its meetings. Their sum is the figure. */
 final readonly class EntriesScreen
 {
     /** Rows of a page. */
@@ -28,17 +28,21 @@ final readonly class EntriesScreen
     public function __construct(private Desk $desk, private Promised $promised) {}
 
     /**
-     * @param  string  $key  of the line: "" for all, "3", "3/12", "/" for what belongs to none
-     * @return array{rows: list<array{day: string, when: string, title: string, task: int|null, minutes: int}>, sum: int, more: int}
+     * @param  string|null  $key  of the line: null for all, "3", "3/12", "/" for what belongs to none; "meetings", "meetings/4"
+     * @return array{rows: list<array{day: string, when: string, title: string, address: string|null, minutes: int}>, sum: int, more: int}
      */
     public function of(User $user, Period $period, By $by, ?string $key, bool $promised, CarbonImmutable $now): array
     {
-        $rows = $promised ? $this->promises($user, $period, $by, $key) : $this->entries($user, $period, $by, $key, $now);
+        $rows = match (true) {
+            self::asksMeetings($key) => $this->meetings($user, $period, (string) $key, $now),
+            $promised => $this->promises($user, $period, $by, $key),
+            default => $this->entries($user, $period, $by, $key, $now),
+        };
 
         return ['rows' => array_slice($rows, 0, self::MOST), 'sum' => array_sum(array_column($rows, 'minutes')), 'more' => max(0, count($rows) - self::MOST)];
     }
 
-    /** @return list<array{day: string, when: string, title: string, task: int|null, minutes: int}> */
+    /** @return list<array{day: string, when: string, title: string, address: string|null, minutes: int}> */
     private function entries(User $user, Period $period, By $by, ?string $key, CarbonImmutable $now): array
     {
         $zone = $this->desk->time()->zone;
@@ -48,11 +52,11 @@ final readonly class EntriesScreen
             ->get(['entries.starts_at', 'entries.ends_at', 'tasks.title', 'entries.task_id', DB::raw(Worked::sum($now).' as minutes')])
             ->map(static fn (\stdClass $row): array => [
                 'day' => $dates->full($zone->dayOf(Moments::stored($row->starts_at))), 'when' => Times::range($user, Moments::stored($row->starts_at), $row->ends_at === null ? $now : Moments::stored($row->ends_at)),
-                'title' => (string) $row->title, 'task' => (int) $row->task_id, 'minutes' => (int) $row->minutes,
+                'title' => (string) $row->title, 'address' => "/tasks/{$row->task_id}", 'minutes' => (int) $row->minutes,
             ])->all());
     }
 
-    /** @return list<array{day: string, when: string, title: string, task: int|null, minutes: int}> */
+    /** @return list<array{day: string, when: string, title: string, address: string|null, minutes: int}> */
     private function promises(User $user, Period $period, By $by, ?string $key): array
     {
         $rows = $this->promised->of($user, $period);
@@ -65,9 +69,29 @@ final readonly class EntriesScreen
         $dates = Dates::of($user);
 
         return array_values(array_map(
-            static fn (array $row): array => ['day' => $dates->full(LocalDay::fromString($row['date'])), 'when' => __('ledger.promised'), 'title' => $row['title'], 'task' => isset($known[$row['task']]) ? $row['task'] : null, 'minutes' => $row['minutes']],
+            static fn (array $row): array => ['day' => $dates->full(LocalDay::fromString($row['date'])), 'when' => __('ledger.promised'), 'title' => $row['title'], 'address' => isset($known[$row['task']]) ? "/tasks/{$row['task']}" : null, 'minutes' => $row['minutes']],
             array_filter($rows, static fn (array $row): bool => $key === null || isset($known[$row['task']]) || ($isNone && ! isset($all[$row['task']]))),
         ));
+    }
+
+    /** @return list<array{day: string, when: string, title: string, address: string|null, minutes: int}> */
+    private function meetings(User $user, Period $period, string $key, CarbonImmutable $now): array
+    {
+        $zone = $this->desk->time()->zone;
+        $dates = Dates::of($user);
+        $held = (new Spent($user, $now))->held($period);
+
+        return array_values(($key === 'meetings' ? $held : $held->where('calendars.id', (int) substr($key, strlen('meetings/'))))->orderBy('occurrences.starts_at')->get(['occurrences.starts_at', 'occurrences.ends_at', 'occurrences.summary', 'occurrences.meeting_id'])
+            ->map(static function (\stdClass $row) use ($user, $zone, $dates): array {
+                [$start, $end] = [Moments::stored($row->starts_at), Moments::stored($row->ends_at)];
+
+                return ['day' => $dates->full($zone->dayOf($start)), 'when' => Times::range($user, $start, $end), 'title' => (string) $row->summary, 'address' => "/meetings/{$row->meeting_id}", 'minutes' => $end - $start];
+            })->all());
+    }
+
+    public static function asksMeetings(?string $key): bool
+    {
+        return $key !== null && str_starts_with($key, 'meetings');
     }
 
     private static function only(Builder $query, By $by, ?string $key): Builder

@@ -8,7 +8,7 @@ namespace App\Screens\Ledger;
 final readonly class LedgerRow
 {
     /**
-     * @param  string  $key  which entries it is of, as "3" or "3/12"; "meetings/4": no entries
+     * @param  string  $key  which entries it is of, as "3" or "3/12"; "meetings/4": meetings of a calendar
      * @param  int|null  $planned  as promised; null where nothing is
      * @param  int  $before  actual of the period before
      */
