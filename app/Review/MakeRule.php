@@ -34,23 +34,25 @@ final readonly class MakeRule
     /** @return PlanRevision|null null where it holds already */
     public function __invoke(User $user, SlipRule $rule, CarbonImmutable $now): ?PlanRevision
     {
-        if (self::holds($user, $rule)) {
+        $next = Weeks::first($user, Moments::today($user, $now))->plusDays(7);
+        if (self::holds($user, $rule, $next)) {
             return null;
         }
 
-        return $this->replan->after($user, $now, static function () use ($user, $rule, $now): void {
+        return $this->replan->after($user, $now, static function () use ($user, $rule, $now, $next): void {
             match ($rule) {
                 SlipRule::After => $user->update(['buffer_after' => max($user->buffer_after, self::AFTER)]),
                 SlipRule::Careful => $user->update(['estimates' => EstimateUse::Careful]),
                 SlipRule::Margin => $user->update(['margin_percent' => $user->margin_percent + self::MARGIN]),
                 SlipRule::Reserve => $user->routines()->create(['title' => __('review.rule.reserve_title'), 'at' => self::RESERVE[0], 'minutes' => self::RESERVE[1], 'days' => 'mon,tue,wed,thu,fri', 'from' => Moments::today($user, $now)->asString(), 'parts' => []]),
                 SlipRule::Sooner => $user->update(['ask_after' => max(1, $user->ask_after - self::SOONER)]),
-                SlipRule::Hours => self::openEarlier($user, Weeks::first($user, Moments::today($user, $now))->plusDays(7)),
+                SlipRule::Hours => self::openEarlier($user, $next),
             };
         });
     }
 
-    public static function holds(User $user, SlipRule $rule): bool
+    /** @param  LocalDay  $next  the first day of the next week, to which an hour set belongs */
+    public static function holds(User $user, SlipRule $rule, LocalDay $next): bool
     {
         return match ($rule) {
             SlipRule::After => $user->buffer_after >= self::AFTER,
@@ -58,7 +60,7 @@ final readonly class MakeRule
             SlipRule::Margin => $user->margin_percent >= self::MOST_MARGIN,
             SlipRule::Reserve => $user->routines()->where('title', __('review.rule.reserve_title'))->exists(),
             SlipRule::Sooner => $user->ask_after <= 1,
-            SlipRule::Hours => false,
+            SlipRule::Hours => $user->hoursSets()->first()?->exceptions()->where('name', __('review.rule.hours_name'))->whereBetween('date', [$next->asString(), $next->plusDays(6)->asString()])->exists() ?? false,
         };
     }
 

@@ -101,6 +101,7 @@ final class ReviewTest extends FeatureTestCase
             self::assertSame($was, $before(), $rule->value);
         }
         $this->post('/review/rule', ['rule' => 'hours']);
+        $this->post('/review/rule', ['rule' => 'hours']); // it holds already
         $set = $this->ines->hoursSets()->with('exceptions')->firstOrFail();
         self::assertSame([480, 540], array_map(static fn (string $day): int => RowMapper::hours($set)->on(LocalDay::fromString($day))[0]->from, ['2026-03-16', '2026-03-20']), 'Monday at eight, Friday as ever');
     }

@@ -152,7 +152,7 @@ final readonly class ReviewScreen
         foreach ($noted as $some) {
             $rule = SlipRule::for($some[0][0]);
             $tasks = array_column($some, 1);
-            $slips[] = new Slip(ucfirst($some[0][0]), $tasks, array_sum(array_column($tasks, 'minutes')), $rule, MakeRule::holds($user, $rule));
+            $slips[] = new Slip(ucfirst($some[0][0]), $tasks, array_sum(array_column($tasks, 'minutes')), $rule, MakeRule::holds($user, $rule, Weeks::first($user, $this->desk->today())->plusDays(7)));
         }
         usort($slips, static fn (Slip $a, Slip $b): int => [-$a->minutes, $a->reason] <=> [-$b->minutes, $b->reason]);
 
