@@ -46,6 +46,17 @@ final class LensTest extends FeatureTestCase
     }
 
     #[Test]
+    public function a_line_of_the_review_goes_to_the_area_that_is_asked_about(): void
+    {
+        $this->post('/lens', ['to' => $this->home->id]);
+        $this->get('/review/2026-03-09?step=4')->assertSee('A line for Home');
+        $this->post('/review/2026-03-09', ['step' => 4, 'place' => 0, 'lines' => 'ring the plumber']);
+
+        self::assertSame('Home', $this->ines->tasks()->where('title', 'ring the plumber')->sole()->area->name);
+        $this->post('/review/2026-03-09', ['step' => 4, 'place' => 0])->assertRedirect('/review/2026-03-09?step=5');
+    }
+
+    #[Test]
     public function what_is_reckoned_is_of_everything(): void
     {
         $sum = fn (): string => preg_match('/id="gauge-sum".*?<b class="strong">([^<]*)/s', (string) $this->get('/shape')->getContent(), $part) === 1 ? $part[1] : '';

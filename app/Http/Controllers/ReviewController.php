@@ -51,12 +51,12 @@ final readonly class ReviewController
     }
 
     /** On to the next step, or the next area; a line is caught first, and the area stays. */
-    public function step(ReviewRequest $request, #[CurrentUser] User $user, string $date): RedirectResponse
+    public function step(ReviewRequest $request, #[CurrentUser] User $user, ReviewScreen $screen, string $date): RedirectResponse
     {
         $now = Clock::now();
         $week = $this->week($user, $date, $now);
         $review = ReviewEdit::of($user, $week, $now);
-        $areas = $user->areas()->get()->values();
+        $areas = $screen->areas();
         [$step, $place] = [$request->integer('step'), $request->integer('place')];
         $area = $step === self::AREAS ? $areas[$place] ?? null : null;
         if ($area instanceof Area && $request->line() !== '') {

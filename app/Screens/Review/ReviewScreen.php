@@ -55,7 +55,7 @@ final readonly class ReviewScreen
     {
         $review = $user->reviews()->where('week_on', $week->asString())->first();
         $step = max(1, min(count(Review::STEPS), $step ?? $review->step ?? 1));
-        $areas = $this->desk->areas()->filter(fn (Area $area): bool => $this->desk->lens()->holdsArea($area->id))->values();
+        $areas = $this->areas();
         $place = max(0, min(max(0, count($areas) - 1), $place ?? ($step === 4 ? $review->place ?? 0 : 0)));
         [$days, $slips] = $this->days($user, $week, $now);
         $cycle = CycleEdit::present($user);
@@ -96,6 +96,12 @@ final readonly class ReviewScreen
             next: $this->next($user, $now),
             earlier: $user->reviews()->whereNotNull('closed_at')->where('week_on', '!=', $week->asString())->limit(self::EARLIER)->get(),
         );
+    }
+
+    /** @return Collection<int, Area> that are gone through one by one: those the lens shows */
+    public function areas(): Collection
+    {
+        return $this->desk->areas()->filter(fn (Area $area): bool => $this->desk->lens()->holdsArea($area->id))->values()->toBase();
     }
 
     /** @return array<string, mixed> what is kept of it when it is closed */
