@@ -46,6 +46,19 @@ final class LensTest extends FeatureTestCase
     }
 
     #[Test]
+    public function goals_are_those_of_its_areas_and_their_sums_of_all(): void
+    {
+        $cycle = $this->ines->cycles()->create(['begins_on' => '2026-03-09', 'weeks' => 12]);
+        foreach (['Run a race' => $this->home->areas()->firstOrFail(), 'Print the book' => $this->ines->areas()->firstOrFail()] as $name => $area) {
+            $this->post('/goals', ['name' => $name, 'target' => '5', 'area_id' => $area->id])->assertSessionHasNoErrors();
+        }
+        $this->post('/lens', ['to' => $this->home->id]);
+
+        $this->get('/goals')->assertSee('Where Run a race stands')->assertDontSee('Where Print the book stands')->assertSee('one outside Home')->assertSee('2 of 3 goals');
+        self::assertSame(2, $cycle->goals()->count());
+    }
+
+    #[Test]
     public function a_line_of_the_review_goes_to_the_area_that_is_asked_about(): void
     {
         $this->post('/lens', ['to' => $this->home->id]);

@@ -18,6 +18,7 @@ final readonly class GoalsPage extends Page
      * @param  int|null  $week  the present one's number; null before the first and after the last
      * @param  array<int, string>  $weeks  the first day of each, as it is said, by number
      * @param  list<GoalRow>  $goals
+     * @param  list<GoalRow>  $shown  those of them that the lens shows
      * @param  array{kept: int, judged: int, done: int, placed: int, open: int}  $steps  kept of those whose week is over; of this week
      * @param  int  $scale  minutes that the width of a vessel stands for
      * @param  list<HabitRow>  $habits
@@ -35,6 +36,7 @@ final readonly class GoalsPage extends Page
         public string $span,
         public string $count,
         public array $goals,
+        public array $shown,
         public array $steps,
         public int $scale,
         public array $habits,

@@ -76,6 +76,7 @@ final class GoalsScreen
             span: $weeks === null ? '' : $dates->span($weeks->first, $weeks->last()),
             count: $weeks === null ? '' : (string) (new \NumberFormatter('en', \NumberFormatter::SPELLOUT))->format($weeks->weeks),
             goals: $goals,
+            shown: array_values(array_filter($goals, fn (GoalRow $row): bool => $this->desk->lens()->holdsArea($row->goal->area_id))),
             steps: $steps,
             scale: max([60, ...array_map(static fn (GoalRow $row): int => $row->vessel->reach(), $goals)]),
             habits: $this->habits($user, $first),
@@ -250,7 +251,8 @@ final class GoalsScreen
         $since = $first->plusDays(-7 * self::WEEKS_BEFORE);
         $times = (new StepRows($this->desk))->ofHabits($user, $since);
         $rows = [];
-        foreach ($user->habits()->where(fn ($one) => $one->whereNull('until')->orWhere('until', '>=', $this->desk->today()->asString()))->with('area')->get() as $habit) {
+        $habits = $user->habits()->where(fn ($one) => $one->whereNull('until')->orWhere('until', '>=', $this->desk->today()->asString()))->with('area')->get()->filter(fn (Habit $habit): bool => $this->desk->lens()->holdsArea($habit->area_id));
+        foreach ($habits as $habit) {
             $before = [];
             foreach ($times[$habit->id] ?? [] as $week => $some) {
                 $week < $first->asString() && $before[$week] = [count(array_filter($some, static fn (StepRow $one): bool => $one->kept === Kept::Kept)), count($some)];

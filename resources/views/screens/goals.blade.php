@@ -38,7 +38,7 @@
             <div class="cycle-strip" aria-hidden="true"><span></span><div class="cycle-weeks">
                 @foreach ($weeks as $number => $day)<span @class(['cycle-week', 'cycle-week-now' => $number === $open, 'cycle-week-past' => $number < $open, 'cycle-week-odd' => $number % 2 === 1, 'cycle-week-dated' => $number % 4 === 1])><b>{{ $number === $week ? "week {$number}, {$weekSpan}" : $number }}</b><i></i><small>{{ $day }}</small>@if ($number === $week)<em style="--p:{{ 1000 * $part }}">{{ $nowLabel }}</em>@endif</span>@endforeach
             </div></div>
-            @foreach ($goals as $i => $row)
+            @foreach ($shown as $i => $row)
                 @php $goal = $row->goal; @endphp
                 <section class="goal hue-{{ $goal->area->hue }}" aria-labelledby="goal-{{ $goal->id }}">
                     <div class="goal-head">
@@ -83,7 +83,8 @@
                     </div></div>
                 </section>
             @endforeach
-            @if ($goals !== [])<div class="goal-scale" aria-hidden="true"><span><x-pegs :steps="['kept']" /> kept <x-pegs :steps="['missed']" /> missed <x-pegs :steps="['block']" /> has a block <x-pegs :steps="['none']" /> none yet <em>hours</em></span><div>@php $each = App\Screens\HourScale::step($scale, 6); @endphp @for ($hour = 0; $hour * 60 <= $scale; $hour += $each)<i style="--l:{{ round(60000 * $hour / $scale, 1) }}">{{ $hour }}</i>@endfor</div></div>@endif
+            @if (count($shown) < count($goals))<p class="soft">{{ trans_choice('app.lens.others', count($goals) - count($shown), ['lens' => $lens->name()]) }}</p>@endif
+            @if ($shown !== [])<div class="goal-scale" aria-hidden="true"><span><x-pegs :steps="['kept']" /> kept <x-pegs :steps="['missed']" /> missed <x-pegs :steps="['block']" /> has a block <x-pegs :steps="['none']" /> none yet <em>hours</em></span><div>@php $each = App\Screens\HourScale::step($scale, 6); @endphp @for ($hour = 0; $hour * 60 <= $scale; $hour += $each)<i style="--l:{{ round(60000 * $hour / $scale, 1) }}">{{ $hour }}</i>@endfor</div></div>@endif
         </div>
         @if ($goals === [])<div class="empty"><h2>No goal yet</h2><p class="soft">At most three, each with one number it is judged by. What would make these weeks a success?</p></div>@endif
     @endif
