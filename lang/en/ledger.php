@@ -28,5 +28,5 @@ return [
     'without_task' => ':minutes were measured without a task, as in a meeting, and are in no sum of own work.',
     'outside' => ':minutes of work and meetings lie outside the hours.',
     'twice' => ':minutes lie in two of them at once, and count there once.',
-    'chance_says' => 'A chance is kept when as many came in time as it said: of :all said to be :percent % :due were due; :kept came.',
+    'chance_says' => 'A chance is kept when as many came in time as it said: of :all said to be :percent %, :due were to be expected; :kept came.',
 ];
