@@ -48,7 +48,7 @@ return [
         'ended' => ':title ends; what was done of it stays counted.',
         'done' => ':title: :done of :times this week.',
         'all_done' => ':title is done for this week.',
-        'title' => 'Say what is done, such as “stretch”.',
+        'title' => 'Say what is done in at most 120 characters, such as “stretch”.',
         'minutes' => 'Say how long one time takes: 5 min to 8 h, in steps of 5.',
         'times' => 'Say how often a week: 1 to 7.',
         'until' => 'Its last day is not before its first.',

@@ -83,6 +83,18 @@ final class GoalTest extends FeatureTestCase
     }
 
     #[Test]
+    public function what_is_no_number_is_said_beside_the_measure_it_was_typed_into(): void
+    {
+        $goal = $this->goal(['name' => 'Lenders']);
+        $other = $this->goal(['name' => 'Book']);
+        $page = (string) $this->from('/goals')->followingRedirects()->post("/goals/{$goal->id}/mark", ['goal' => $goal->id, 'value' => 'many'])->getContent();
+
+        self::assertMatchesRegularExpression('/Where Lenders stands(?:(?!Where Book stands).)*<span class="error" role="alert">Say where it stands/s', $page);
+        self::assertSame(1, substr_count($page, '<span class="error" role="alert">Say where it stands'));
+        self::assertSame(0, $goal->marks()->count() + $other->marks()->count());
+    }
+
+    #[Test]
     public function once_its_date_went_by_a_goal_says_what_is_missing_and_no_open_time(): void
     {
         $goal = $this->goal(['target' => 6, 'unit' => 'sections', 'due_on' => '2026-03-20']);

@@ -33,7 +33,7 @@ final class HabitTest extends FeatureTestCase
     #[Test]
     public function what_makes_no_habit_is_said(): void
     {
-        foreach (['', '30 min 3 times a week', 'Breathe 12 times a week', 'Sleep 9 h 3 times a week', 'Blink 7 min twice a week'] as $line) {
+        foreach (['', '30 min 3 times a week', 'Breathe 12 times a week', 'Sleep 9 h 3 times a week', 'Blink 7 min twice a week', str_repeat('x', 121).' 10 min twice a week'] as $line) {
             $response = $this->post('/habits', ['line' => $line]);
             self::assertSame(0, $this->ines->habits()->count(), $line);
             $response->assertSessionHasErrors('line');

@@ -26,13 +26,15 @@ final class HabitRequest extends FormRequest
 
     private const LONGEST = 480;
 
+    private const TITLE = 120;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         $own = fn (string $table) => Rule::exists($table, 'id')->where('user_id', $this->user()?->getAuthIdentifier());
 
         return ($this->isNew() ? ['line' => ['required', 'string', 'max:300']] : [
-            'title' => ['required', 'string', 'max:120'],
+            'title' => ['required', 'string', 'max:'.self::TITLE],
             'minutes' => ['required', 'integer', 'between:5,'.self::LONGEST, 'multiple_of:5'],
             'times' => ['required', 'integer', 'between:1,7'],
             'part' => ['nullable', Rule::in(['morning', 'afternoon', 'evening'])],
@@ -63,6 +65,7 @@ final class HabitRequest extends FormRequest
             $field = $this->isNew() ? 'line' : null;
             match (true) {
                 $columns['title'] === '', is_int(DurationReader::read($columns['title'])) => $validator->errors()->add($field ?? 'title', __('goals.habit.unclear')),
+                mb_strlen($columns['title']) > self::TITLE => $validator->errors()->add($field ?? 'title', __('goals.habit.title')),
                 $columns['times'] < 1, $columns['times'] > 7 => $validator->errors()->add($field ?? 'times', __('goals.habit.times')),
                 $columns['minutes'] < 5, $columns['minutes'] > self::LONGEST, $columns['minutes'] % 5 !== 0 => $validator->errors()->add($field ?? 'minutes', __('goals.habit.minutes')),
                 isset($columns['until']) && $columns['until'] < ($columns['from'] ?? ($habit instanceof Habit ? $habit->from : $today)) => $validator->errors()->add('due_date', __('goals.habit.until')),
@@ -89,7 +92,7 @@ final class HabitRequest extends FormRequest
         [$title, $minute] = $minute === null ? LooseTime::apart($line->title) : [$line->title, $minute];
 
         return [
-            'title' => mb_substr(trim((string) $title), 0, 120), 'minutes' => $line->minutes() ?? self::USUAL, 'times' => $habit->times, 'part' => $minute === null ? $line->name(Kind::Part) : null, 'best_at' => $minute,
+            'title' => trim((string) $title), 'minutes' => $line->minutes() ?? self::USUAL, 'times' => $habit->times, 'part' => $minute === null ? $line->name(Kind::Part) : null, 'best_at' => $minute,
             'until' => $line->due()?->day?->asString(), 'from' => Moments::today($this->user(), Clock::now())->asString(),
         ] + $more;
     }
