@@ -17,6 +17,7 @@ use App\Planning\Replan;
 use App\Time\Moments;
 use App\Time\Weeks;
 use Carbon\CarbonImmutable;
+use Nekto\Core\Capture\Kind;
 use Nekto\Core\Task\Importance;
 use Nekto\Core\Time\LocalDay;
 
@@ -29,14 +30,15 @@ final readonly class StepEdit
      * A new task by a line, with goal and week preset.
      *
      * @param  list<string>  $refused  what the person refused to have understood
+     * @param  list<string>  $proposed  what was proposed and seen
      * @return array{PlanRevision|null, Task|null}
      */
-    public function byLine(User $user, Goal $goal, LocalDay $week, string $text, array $refused, CarbonImmutable $now): array
+    public function byLine(User $user, Goal $goal, LocalDay $week, string $text, array $refused, array $proposed, CarbonImmutable $now): array
     {
-        $line = (new CaughtLine($user, $now))->understand($text, $refused);
+        $line = (new CaughtLine($user, $now))->propose($text, $refused, $proposed);
         $made = null;
         $revision = $this->replan->after($user, $now, function () use ($user, $goal, $week, $line, $now, &$made): void {
-            $made = $this->keep->one($user, $line, $now, ['stage' => TaskStage::Open->value, 'importance' => $line->importance() ?? Importance::Medium, 'area_id' => $goal->area_id, ...($line->name(\Nekto\Core\Capture\Kind::Project) === null && $goal->project_id !== null ? ['project_id' => $goal->project_id] : [])]);
+            $made = $this->keep->one($user, $line, $now, ['stage' => TaskStage::Open->value, 'importance' => $line->importance() ?? Importance::Medium, 'area_id' => $goal->area_id, ...($line->name(Kind::Project) === null && $goal->project_id !== null ? ['project_id' => $goal->project_id] : [])]);
             self::put($user, $goal, $made->id, $week);
         }, RevisionCause::Step);
 
@@ -68,7 +70,7 @@ final readonly class StepEdit
     }
 
     /** The week after its own, or the present one if that is later. */
-    private static function later(User $user, GoalStep $step, CarbonImmutable $now): LocalDay
+    public static function later(User $user, GoalStep $step, CarbonImmutable $now): LocalDay
     {
         $next = LocalDay::fromString($step->week_on)->plusDays(7);
         $present = Weeks::first($user, Moments::today($user, $now));

@@ -34,10 +34,15 @@ final readonly class ReviewEdit
         $review->closed_at === null && $review->update(['step' => max(1, min(count(Review::STEPS), $step)), 'place' => max(0, $place)]);
     }
 
-    /** A line caught in an area: it is sorted there, unless it says another. */
-    public function catch(User $user, Review $review, Area $area, string $text, CarbonImmutable $now): ?PlanRevision
+    /**
+     * A line caught in an area: it is sorted there, unless it says another.
+     *
+     * @param  list<string>  $refused  what the person refused to have understood
+     * @param  list<string>  $proposed  what was proposed and seen
+     */
+    public function catch(User $user, Review $review, Area $area, string $text, array $refused, array $proposed, CarbonImmutable $now): ?PlanRevision
     {
-        $line = (new CaughtLine($user, $now))->understand($text);
+        $line = (new CaughtLine($user, $now))->propose($text, $refused, $proposed);
 
         return $this->replan->after($user, $now, function () use ($user, $review, $area, $line, $now): void {
             $this->keep->one($user, $line, $now, $line->name(Kind::Area) === null && $line->name(Kind::Project) === null ? ['area_id' => $area->id] : []);

@@ -93,4 +93,26 @@ final class WordsTest extends FeatureTestCase
         self::assertNull($refused->project_id);
         $this->actingAs($other)->postJson('/gather/understand', ['lines' => 'Thank the Ghent lender'])->assertJsonPath('lines.0.parts', []);
     }
+
+    #[Test]
+    public function a_step_and_a_line_of_the_review_are_read_as_they_were_seen(): void
+    {
+        $area = $this->ines->areas()->firstOrFail();
+        $project = $this->ines->projects()->create(['name' => 'Lender agreements', 'area_id' => $area->id]);
+        for ($i = 0; $i < 6; $i++) {
+            $this->task("Ghent lender {$i}", 25)->update(['project_id' => $project->id]);
+        }
+        $goal = $this->ines->cycles()->create(['begins_on' => '2026-03-09', 'weeks' => 12])->goals()->make(['name' => 'Signed', 'unit' => '', 'target' => 5, 'area_id' => $area->id]);
+        $goal->forceFill(['user_id' => $this->ines->id])->save();
+        $typed = ['lines' => 'Thank the Ghent lender by friday', 'preset' => 'project area'];
+        $this->postJson('/gather/understand', $typed)->assertJsonPath('lines.0.parts.1.gloss', '25 min, as before')->assertJsonMissing(['gloss' => 'in Lender agreements, as before']);
+
+        $seen = ['refused' => '1:due by friday', 'proposed' => "1:minutes 25\n1:project Lender agreements"];
+        $this->post("/goals/{$goal->id}/steps", $typed + $seen)->assertSessionHasNoErrors();
+        $this->post('/review/2026-03-09', ['step' => 4, 'place' => 0] + $typed + $seen)->assertSessionHasNoErrors();
+        foreach ($this->ines->tasks()->where('title', 'like', 'Thank%')->get() as $task) {
+            self::assertSame(['Thank the Ghent lender by friday', null, 25, null], [$task->title, $task->due_on, $task->estimate, $task->project_id]);
+        }
+        self::assertSame(2, $this->ines->tasks()->where('title', 'like', 'Thank%')->count());
+    }
 }

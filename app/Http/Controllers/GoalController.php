@@ -84,19 +84,19 @@ final readonly class GoalController
             $task = $user->tasks()->findOrFail($request->integer('task'));
             $revision = $this->steps->set($user, $goal, $task, $week, $now);
         } else {
-            [$revision, $task] = $this->steps->byLine($user, $goal, $week, $request->line(), $request->refused(), $now);
+            [$revision, $task] = $this->steps->byLine($user, $goal, $week, $request->line(), $request->refused()[1] ?? [], $request->proposed()[1] ?? [], $now);
         }
 
         return back()->with($this->said->about($revision, __('goals.step_set', ['title' => $task->title ?? $request->line(), 'goal' => $goal->name, 'week' => Dates::of($user)->ofMonth($week)])));
     }
 
-    /** Not finished: it goes over to the present week. */
+    /** Not finished: it goes over to a later week. */
     public function over(GoalStep $step, #[CurrentUser] User $user): RedirectResponse
     {
         $now = Clock::now();
         $revision = $this->steps->over($user, $step, $now);
 
-        return back()->with($this->said->about($revision, __('goals.step_over', ['title' => $step->task->title, 'week' => Dates::of($user)->ofMonth(Weeks::first($user, Moments::today($user, $now)))])));
+        return back()->with($this->said->about($revision, __('goals.step_over', ['title' => $step->task->title, 'week' => Dates::of($user)->ofMonth(StepEdit::later($user, $step, $now))])));
     }
 
     public function letGo(GoalStep $step, #[CurrentUser] User $user): RedirectResponse

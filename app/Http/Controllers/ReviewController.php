@@ -60,7 +60,7 @@ final readonly class ReviewController
         [$step, $place] = [$request->integer('step'), $request->integer('place')];
         $area = $step === self::AREAS ? $areas[$place] ?? null : null;
         if ($area instanceof Area && $request->line() !== '') {
-            $revision = $this->edit->catch($user, $review, $area, $request->line(), $now);
+            $revision = $this->edit->catch($user, $review, $area, $request->line(), $request->refused()[1] ?? [], $request->proposed()[1] ?? [], $now);
             ReviewEdit::at($review, $step, $place);
 
             return redirect($this->address($week, $step, $place))->with($this->said->about($revision, __('review.caught', ['area' => $area->name])));

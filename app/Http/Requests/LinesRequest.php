@@ -11,6 +11,8 @@ use Nekto\Core\Capture\OutlineItem;
 /** One typed line or many, and what the person refused to have understood. */
 final class LinesRequest extends FormRequest
 {
+    use TypedLines;
+
     private const MOST_LINES = 500;
 
     private const MOST_CHARACTERS = 100_000;
@@ -27,9 +29,7 @@ final class LinesRequest extends FormRequest
                     $fail(__('gather.empty'));
                 }
             }],
-            'refused' => ['nullable', 'string', 'max:20000'],
-            'proposed' => ['nullable', 'string', 'max:100000'],
-        ];
+        ] + $this->typedRules();
     }
 
     /** @return array<string, string> */
@@ -45,30 +45,5 @@ final class LinesRequest extends FormRequest
     public function items(bool $nested = true): array
     {
         return Outline::of($this->string('lines')->toString(), nested: $nested);
-    }
-
-    /** @return array<int, list<string>> by the line of the text, from 1; as "due by friday" */
-    public function refused(): array
-    {
-        return $this->byLine('refused');
-    }
-
-    /** @return array<int, list<string>> what was proposed and seen, by the line of the text, from 1; as "project catalogue" */
-    public function proposed(): array
-    {
-        return $this->byLine('proposed');
-    }
-
-    /** @return array<int, list<string>> */
-    private function byLine(string $field): array
-    {
-        $entries = [];
-        foreach (explode("\n", str_replace("\r", '', $this->string($field)->toString())) as $entry) { // as "1:due by friday"
-            if (preg_match('/^(\d{1,4}):(.+)$/u', $entry, $part) === 1) {
-                $entries[(int) $part[1]][] = mb_strtolower($part[2]);
-            }
-        }
-
-        return $entries;
     }
 }

@@ -10,6 +10,8 @@ use Illuminate\Foundation\Http\FormRequest;
 /** A step of a review, taken: where it goes on, and in the areas a line that is caught. */
 final class ReviewRequest extends FormRequest
 {
+    use TypedLines;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -18,11 +20,6 @@ final class ReviewRequest extends FormRequest
             'place' => ['sometimes', 'integer', 'between:0,200'],
             'lines' => ['sometimes', 'nullable', 'string', 'max:2000'],
             'note' => ['sometimes', 'nullable', 'string', 'max:5000'],
-        ];
-    }
-
-    public function line(): string
-    {
-        return trim((string) preg_replace('/\s*\R\s*/u', ' ', $this->string('lines')->toString()));
+        ] + $this->typedRules();
     }
 }

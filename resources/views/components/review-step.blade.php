@@ -32,7 +32,7 @@
     @if ($area)
         <p class="review-prompt">{{ $area->prompt ?? __('review.ask') }}</p>
         <p class="soft">@if ($about['due'] !== [])Due: {{ implode('; ', $about['due']) }}. @endif @if ($about['waiting'] !== [])Waiting: {{ implode(', ', $about['waiting']) }}. @endif @if ($about['undated'])No due date: {{ $about['undated'] }}.@endif</p>
-        <form method="post" action="/review/{{ $date }}" class="review-line" x-data="entry" x-ref="form" id="area-form">@csrf<input type="hidden" name="step" value="4"><input type="hidden" name="place" value="{{ $place }}"><input type="hidden" name="refused" x-ref="refused">
+        <form method="post" action="/review/{{ $date }}" class="review-line" x-data="entry" x-ref="form" id="area-form">@csrf<input type="hidden" name="step" value="4"><input type="hidden" name="place" value="{{ $place }}"><input type="hidden" name="refused" x-ref="refused"><input type="hidden" name="preset" value="project area">
             <input name="lines" x-ref="text" x-on:input="typed" aria-label="A line for {{ $area->name }}" autocomplete="off" maxlength="2000" autofocus placeholder="a line, or Enter for the next area"><div class="glosses" data-own x-ref="glosses" aria-live="polite"></div></form>
         @error('lines')<p class="error" role="alert">{{ $message }}</p>@enderror
         <p class="keys"><span><span class="key">Enter</span> keep the line</span><span><span class="key">Enter</span> on an empty line: {{ isset($areas[$place + 1]) ? 'next area' : 'on' }}</span></p>

@@ -48,7 +48,7 @@
         @endforeach
         <form method="post" action="/projects/{{ $project->id }}/tasks" class="project-add" data-clear x-data="entry" x-ref="form">@csrf
             <div class="entry"><textarea name="lines" id="new-lines" rows="1" x-ref="text" x-on:input="typed" x-on:keydown="key" aria-label="New tasks, a line each" placeholder="half-title page, 40 min, by friday" data-enter-sends>{{ old('lines') }}</textarea><div class="glosses" data-own x-ref="glosses" aria-live="polite"></div></div>
-            <div class="learned" data-own x-ref="learned" aria-live="polite"></div><input type="hidden" name="refused" x-ref="refused">
+            <div class="learned" data-own x-ref="learned" aria-live="polite"></div><input type="hidden" name="refused" x-ref="refused"><input type="hidden" name="preset" value="project area">
             <div class="actions"><button class="button">Add <kbd>Enter</kbd></button></div></form>
         @error('lines')<p class="error" role="alert">{{ $message }}</p>@enderror
         <x-screen-keys on="project" />
