@@ -98,7 +98,7 @@ final readonly class Conditions
     public function apply(Builder $query, Question $question): void
     {
         $asks = static fn (string $field): bool => str_contains((string) json_encode($question->groups), "\"{$field}:");
-        $asks('let_go') && $query->withTrashed();
+        $asks('let_go') && $this->withLetGo($query);
         $asks('done') || $asks('let_go') || $query->whereNull('tasks.done_at');
         $asks('stage') || $asks('let_go') || $asks('done') || $asks('waiting') || $asks('ask') || $query->whereIn('stage', ['inbox', 'open']);
         $query->where(function (Builder $any) use ($question): void {
@@ -124,16 +124,16 @@ final readonly class Conditions
     }
 
     /**
-     * What can be brought back: not a habit's time of a week that is over, which was missed, nor what is only kept for the sums.
+     * With what can be brought back: not a habit's time of a week that is over, which was missed, nor what is only kept for the sums.
      *
      * @param  Builder<Task>  $query
-     * @return Builder<Task>
      */
-    private function letGo(Builder $query): Builder
+    private function withLetGo(Builder $query): void
     {
         $week = Weeks::first($this->user, LocalDay::fromString($this->today))->asString();
-
-        return $query->where('tasks.deleted_at', '>=', CarbonImmutable::parse($this->now)->subDays(Tidy::DAYS)->toDateTimeString())->where(static fn (Builder $one): Builder => $one->whereNull('habit_id')->orWhere('occurs_on', '>=', $week));
+        $since = CarbonImmutable::parse($this->now)->subDays(Tidy::DAYS)->toDateTimeString();
+        $query->withTrashed()->where(static fn (Builder $one): Builder => $one->whereNull('tasks.deleted_at')->orWhere(static fn (Builder $gone): Builder => $gone->where('tasks.deleted_at', '>=', $since)
+            ->where(static fn (Builder $time): Builder => $time->whereNull('habit_id')->orWhere('occurs_on', '>=', $week))));
     }
 
     /** @param  Builder<Task>  $query */
@@ -151,7 +151,7 @@ final readonly class Conditions
             'part' => $value === 'any' ? $query->whereNotNull('part') : $query->whereNotNull('part')->where('part', $value),
             'stage' => $query->where('stage', $value),
             'done' => $query->whereNotNull('tasks.done_at'),
-            'let_go' => $this->letGo($query),
+            'let_go' => $query->whereNotNull('tasks.deleted_at'),
             'ask' => $query->whereNotNull('waiting_for')->where(fn (Builder $inner) => $inner->where('stage', 'inbox')->orWhere(fn (Builder $old) => $old->where('stage', 'waiting')->where('ask_on', '<=', $this->today))),
             'waiting' => $query->whereNotNull('waiting_for'),
             'carried' => $query->where('carried', '>=', (int) $value),

@@ -10,11 +10,13 @@ use Carbon\CarbonImmutable;
 use Nekto\Core\Time\InvalidTime;
 use Nekto\Core\Time\LocalDay;
 
-/** A day in an address: one that there is, and not too far from today; else there is no such page. */
+/** A day in an address: one that there is, not too far ahead, and within what a person can look back upon; else there is no such page. */
 final class AskedDay
 {
-    /** Days from today. */
-    private const FARTHEST = 800;
+    /** Days from today, ahead and back. */
+    private const AHEAD = 800;
+
+    private const BACK = 3660;
 
     /** Today where the address says none. */
     public static function of(User $user, ?string $date, CarbonImmutable $now): LocalDay
@@ -25,7 +27,7 @@ final class AskedDay
         } catch (InvalidTime) {
             abort(404);
         }
-        abort_if(abs($day->number - $today->number) > self::FARTHEST, 404);
+        abort_if($day->number - $today->number > self::AHEAD || $today->number - $day->number > self::BACK, 404);
 
         return $day;
     }

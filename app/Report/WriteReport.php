@@ -13,9 +13,7 @@ use App\Models\TaskStage;
 use App\Models\User;
 use App\Models\Worked;
 use App\Planning\Prospects;
-use App\Time\Moments;
 use App\Time\Weeks;
-use App\Time\Zones;
 use App\Wording\Dates;
 use App\Wording\Times;
 use Carbon\CarbonImmutable;
@@ -46,13 +44,13 @@ final class WriteReport
         $sections = [];
         foreach (array_intersect(explode(',', $report->sections), Report::SECTIONS) as $section) {
             $sections[__("report.sections.{$section}")] = array_slice(match ($section) {
-                'done' => $this->done($user, $report, $period),
+                'done' => $this->done($user, $report, $period, $now),
                 'begun' => $this->begun($user, $report, $period, $now),
                 'next' => $this->next($user, $report, $period, $now),
                 'stuck' => $this->stuck($user, $report, $now),
                 'due' => $this->due($user, $report, $now),
                 'time' => $this->time($user, $report, $period, $now),
-                default => $this->meetings($user, $report, $period),
+                default => $this->meetings($user, $period, $now),
             }, 0, self::MOST);
         }
         $dates = Dates::of($user);
@@ -62,9 +60,9 @@ final class WriteReport
     }
 
     /** @return list<string> */
-    private function done(User $user, Report $report, Period $period): array
+    private function done(User $user, Report $report, Period $period, CarbonImmutable $now): array
     {
-        [$from, $until] = $this->span($user, $period);
+        [$from, $until] = (new Spent($user, $now))->span($period);
 
         return $this->titles($this->of($user, $report)->where('done_at', '>=', $from)->where('done_at', '<', $until)->orderBy('done_at'), static fn (Task $task): string => $task->title);
     }
@@ -85,7 +83,7 @@ final class WriteReport
             return $this->titles($tasks->orderByRaw('due_on is null and due_at is null, coalesce(due_on, due_at), position')->limit(10), $this->withDue($user, $now));
         }
         $after = $period->after();
-        [$from, $until] = $this->span($user, $after);
+        [$from, $until] = (new Spent($user, $now))->span($after);
         $tasks->where(static fn (Builder $one): Builder => $one->whereBetween('picked_on', [$after->first->asString(), $after->last->asString()])
             ->orWhereHas('blocks', static fn (Builder $block): Builder => $block->where('state', BlockState::Planned)->where('starts_at', '>=', $from)->where('starts_at', '<', $until)));
 
@@ -127,9 +125,9 @@ final class WriteReport
     }
 
     /** @return list<string> */
-    private function meetings(User $user, Report $report, Period $period): array
+    private function meetings(User $user, Period $period, CarbonImmutable $now): array
     {
-        [$from, $until] = $this->span($user, $period);
+        [$from, $until] = (new Spent($user, $now))->span($period);
         $lines = [];
         foreach ($user->occurrences()->interrupting()->with('meeting.calendar')->where('starts_at', '>=', $from)->where('starts_at', '<', $until)->orderBy('starts_at')->limit(200)->get() as $one) {
             if ($one->private || ! $one->isShown()) {
@@ -177,13 +175,5 @@ final class WriteReport
             $task->due_on !== null => ', '.__('report.due_line', ['when' => $dates->near(LocalDay::fromString($task->due_on))]),
             default => '',
         };
-    }
-
-    /** @return array{CarbonImmutable, CarbonImmutable} */
-    private function span(User $user, Period $period): array
-    {
-        $zone = Zones::named($user->zone);
-
-        return [Moments::moment($zone->day($period->first)->start), Moments::moment($zone->day($period->last)->end)];
     }
 }

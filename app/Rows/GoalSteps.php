@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rows;
 
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Time\LocalDay;
 
@@ -15,6 +16,12 @@ final class GoalSteps
     {
         return "exists (select 1 from goal_steps join goals on goals.id = goal_steps.goal_id join cycles on cycles.id = goals.cycle_id
             where goal_steps.task_id = tasks.id and goal_steps.fate is null and cycles.closed_at is null and goal_steps.week_on <= '{$today->asString()}')";
+    }
+
+    /** Steps that a week is judged by, of rows of `goal_steps` joined with `tasks`: one whose task was let go in its week is none. */
+    public static function judged(Builder $query): Builder
+    {
+        return $query->where(static fn (Builder $one): Builder => $one->whereNull('tasks.deleted_at')->orWhereNotNull('tasks.done_at')->orWhereNotNull('goal_steps.fate'));
     }
 
     /**

@@ -21,7 +21,8 @@ return [
     'well' => [
         'closed' => '{1} 1 of :days days closed|[2,*] :count of :days days closed',
         'kept' => '{1} 1 of :all key tasks kept|[2,*] :count of :all key tasks kept',
-        'habit' => ':name :done times',
+        'habit' => '{1} :name once|[2,*] :name :count times',
+        'steps' => '{1} 1 step of a goal done|[2,*] :count steps of goals done',
     ],
     'nothing' => 'Nothing was worked in these days.',
     'between' => 'Hours :hours = :accounted accounted + :between between things; lunch is not in them.',

@@ -115,6 +115,8 @@ final class CloseTest extends FeatureTestCase
     {
         $this->get('/close/2026-03-09')->assertSee('Monday 9 March');
         $this->get('/close/2026-05-01')->assertSee('Wednesday 11 March');
+        $this->get('/close/2023-03-01')->assertSee('Wednesday 1 March'); // three years of history can be read
+        $this->get('/close/1999-03-01')->assertNotFound();
         $this->get('/close/2026-02-31')->assertNotFound();
         $this->get('/close/yesterday')->assertNotFound();
         $this->post('/close', ['date' => 'soon'])->assertSessionHasErrors('date');

@@ -206,6 +206,53 @@ final class LedgerTest extends FeatureTestCase
         }
     }
 
+    /** Nine in the evening in Los Angeles is the next day in UTC, eight in the morning in Auckland the day before. */
+    #[Test]
+    public function a_day_that_was_taken_and_not_closed_ends_with_the_persons_day(): void
+    {
+        foreach (['America/Los_Angeles' => ['2026-03-10 21:00', '2026-03-10 09:00'], 'Pacific/Auckland' => ['2026-03-10 08:00', '2026-03-11 08:00']] as $zone => [$in, $out]) {
+            $this->ines->update(['zone' => $zone]);
+            $this->ines->promises()->delete();
+            foreach ([$in, $out] as $i => $at) {
+                $task = $this->task("Key {$i}");
+                $task->update(['done_at' => CarbonImmutable::parse($at, $zone)->utc()]);
+                $keys[$i] = ['task' => $task->id, 'title' => $task->title, 'minutes' => 30, 'times' => [], 'key' => true, 'due' => false];
+            }
+            $this->ines->promises()->create(['date' => '2026-03-10', 'taken_at' => $this->utc('2026-03-09 20:00'), 'how' => 'hours', 'tasks' => $keys]);
+            $kept = $out > '2026-03-11' ? '1 of 2' : '2 of 2';
+
+            $this->get('/ledger?period=week')->assertSee("{$kept} key tasks kept");
+        }
+    }
+
+    #[Test]
+    public function what_went_well_is_counted_over_the_whole_period_and_no_day_beside(): void
+    {
+        $habit = $this->ines->habits()->create(['title' => 'Run', 'area_id' => $this->ines->areas()->firstOrFail()->id, 'minutes' => 30, 'times' => 3, 'from' => '2026-01-01']);
+        foreach (['2026-01-05' => '2026-01-06', '2026-03-02' => '2026-03-03', '2026-03-09' => '2026-03-10'] as $week => $day) {
+            $this->task("Run of {$week}")->update(['habit_id' => $habit->id, 'occurs_on' => $week, 'done_at' => $this->utc("{$day} 18:00")]);
+        }
+
+        $this->get('/ledger?period=quarter')->assertSee('Run 3 times.');
+        $this->get('/ledger?from=2026-03-10&until=2026-03-10')->assertSee('Run once.');
+        $this->get('/ledger?from=2026-03-11&until=2026-03-11')->assertDontSee('Run once');
+    }
+
+    #[Test]
+    public function a_step_whose_task_was_let_go_in_its_week_is_in_no_count(): void
+    {
+        $goal = $this->ines->cycles()->create(['begins_on' => '2026-03-02', 'weeks' => 12])->goals()->make(['name' => 'Book', 'unit' => '', 'target' => 5, 'area_id' => $this->ines->areas()->firstOrFail()->id]);
+        $goal->forceFill(['user_id' => $this->ines->id])->save();
+        foreach (['Read', 'Set', 'Gone'] as $title) {
+            $goal->steps()->create(['user_id' => $this->ines->id, 'task_id' => $this->task($title)->id, 'week_on' => '2026-03-02']);
+        }
+        $this->ines->tasks()->where('title', 'Read')->update(['done_at' => $this->utc('2026-03-04 10:00')]);
+        $this->ines->tasks()->where('title', 'Gone')->firstOrFail()->delete();
+
+        $this->get('/ledger?period=last')->assertSee('1 of 2');
+        $this->get('/goals')->assertSee('1 of 2');
+    }
+
     #[Test]
     public function what_went_well_is_a_line_that_can_be_turned_off(): void
     {

@@ -48,6 +48,7 @@ final class ViewTest extends FeatureTestCase
             'someday' => [['stage:someday'], ['Podcast']],
             'done' => [['done:yes'], ['Old']],
             'let go' => [['let_go:yes'], ['Gone']],
+            'not let go' => [['!let_go:yes', 'part:evening'], ['Walk']],
             'carried over' => [['carried:1'], ['Invoices']],
             'picked' => [['picked:today'], ['Mail']],
             'and' => [['estimate:60', 'demand:light'], ['Invoices', 'Late', 'Mail', 'Walk']],

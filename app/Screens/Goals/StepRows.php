@@ -7,6 +7,7 @@ namespace App\Screens\Goals;
 use App\Models\User;
 use App\Models\Worked;
 use App\Rows\Desk;
+use App\Rows\GoalSteps;
 use App\Time\Moments;
 use App\Wording\Times;
 use Illuminate\Database\Query\Builder;
@@ -58,8 +59,7 @@ final readonly class StepRows
      */
     private function steps(array $goals): array
     {
-        return $goals === [] ? [] : DB::table('goal_steps')->join('tasks', 'tasks.id', 'goal_steps.task_id')->whereIn('goal_steps.goal_id', $goals)
-            ->where(static fn (Builder $one): Builder => $one->whereNull('tasks.deleted_at')->orWhereNotNull('tasks.done_at')->orWhereNotNull('goal_steps.fate'))
+        return $goals === [] ? [] : GoalSteps::judged(DB::table('goal_steps')->join('tasks', 'tasks.id', 'goal_steps.task_id')->whereIn('goal_steps.goal_id', $goals))
             ->orderBy('goal_steps.id')->get(['goal_steps.id as step', 'goal_steps.goal_id', 'goal_steps.week_on', 'goal_steps.fate', ...$this->columns()])->all();
     }
 

@@ -10,15 +10,18 @@ use App\Ledger\SaidChances;
 use App\Ledger\Spent;
 use App\Models\User;
 use App\Rows\Desk;
+use App\Rows\GoalSteps;
 use App\Rows\PastRatios;
 use App\Rows\WorkTimeLoader;
 use App\Time\Moments;
 use App\Time\Zones;
 use App\Wording\Dates;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nekto\Core\Estimate\Correction;
 use Nekto\Core\Estimate\Pair;
+use Nekto\Core\Goals\Kept;
 use Nekto\Core\Ledger\Between;
 use Nekto\Core\Ledger\Period;
 use Nekto\Core\Prospect\Ratios;
@@ -76,7 +79,7 @@ final readonly class LedgerScreen
             promises: $promises,
             habits: $habits,
             weeks: $weeks,
-            well: $user->encourages ? $this->well($promises, $habits) : null,
+            well: $user->encourages ? $this->well($user, $spent, $period, $promises) : null,
             own: $period->first->asString().' '.$period->last->asString(),
         );
     }
@@ -116,7 +119,7 @@ final readonly class LedgerScreen
         }
         $stretch = static fn (\stdClass $row): ?Interval => ($end = $row->ends_at === null ? $minute : Moments::stored((string) $row->ends_at)) > ($start = Moments::stored((string) $row->starts_at)) ? new Interval($start, $end) : null;
         [$first, $last] = $spent->span($period);
-        $held = $user->occurrences()->interrupting()->where('occurrences.ends_at', '<=', $now)->where('occurrences.starts_at', '>=', $first)->where('occurrences.starts_at', '<', $last)->toBase()->get(['occurrences.starts_at', 'occurrences.ends_at']);
+        $held = $spent->held($period)->get(['occurrences.starts_at', 'occurrences.ends_at']);
         $worked = $user->entries()->where('break', false)->where('starts_at', '>=', $first)->where('starts_at', '<', $last)->toBase()->get(['starts_at', 'ends_at']);
 
         return Between::of($hours->between($from, $until), ...array_filter([...$worked->map($stretch)->all(), ...$held->map($stretch)->all()]));
@@ -179,14 +182,12 @@ final readonly class LedgerScreen
     private function promises(User $user, Period $period, CarbonImmutable $now): array
     {
         $span = [$period->first->asString(), min($period->last->asString(), $this->desk->today()->plusDays(-1)->asString())];
-        $rows = DB::select(<<<'SQL'
+        $closed = DB::select(<<<'SQL'
             select closed_days.date, 1 as closed, coalesce(sum(json_extract(row.value, '$.key') = 1), 0) as keys, coalesce(sum(json_extract(row.value, '$.key') = 1 and json_extract(row.value, '$.became') = 'kept'), 0) as kept
                 from closed_days left join json_each(closed_days.account, '$.rows') as row where user_id = ? and date between ? and ? and closed_at is not null and account is not null group by closed_days.date
-            union all select promises.date, 0, coalesce(sum(json_extract(row.value, '$.key') = 1), 0), coalesce(sum(json_extract(row.value, '$.key') = 1 and tasks.done_at is not null and substr(tasks.done_at, 1, 10) <= promises.date), 0)
-                from promises left join json_each(promises.tasks) as row left join tasks on tasks.id = json_extract(row.value, '$.task') where promises.user_id = ? and promises.date between ? and ?
-                and not exists (select 1 from closed_days where closed_days.user_id = promises.user_id and closed_days.date = promises.date and closed_at is not null and account is not null) group by promises.date
-            order by 1
-            SQL, [$user->id, ...$span, $user->id, ...$span]);
+            SQL, [$user->id, ...$span]);
+        $rows = [...$closed, ...$this->taken($user, $span)];
+        usort($rows, static fn (\stdClass $a, \stdClass $b): int => $a->date <=> $b->date);
         $sums = ['kept' => array_sum(array_column($rows, 'kept')), 'all' => array_sum(array_column($rows, 'keys')), 'closed' => array_sum(array_column($rows, 'closed')), 'days' => count($rows)];
         $days = [];
         $dates = Dates::of($user);
@@ -201,6 +202,30 @@ final readonly class LedgerScreen
         return [$days, $sums];
     }
 
+    /**
+     * Key tasks of days that were taken and not closed: kept if done before the day's end, which is the person's.
+     *
+     * @param  array{string, string}  $span
+     * @return list<\stdClass> date, closed, keys, kept
+     */
+    private function taken(User $user, array $span): array
+    {
+        $zone = Zones::named($user->zone);
+        $days = [];
+        $keys = DB::select(<<<'SQL'
+            select promises.date, coalesce(json_extract(row.value, '$.key') = 1, 0) as key, tasks.done_at
+                from promises left join json_each(promises.tasks) as row left join tasks on tasks.id = json_extract(row.value, '$.task') where promises.user_id = ? and promises.date between ? and ?
+                and not exists (select 1 from closed_days where closed_days.user_id = promises.user_id and closed_days.date = promises.date and closed_at is not null and account is not null)
+            SQL, [$user->id, ...$span]);
+        foreach ($keys as $row) {
+            $day = $days[$row->date] ??= (object) ['date' => $row->date, 'closed' => 0, 'keys' => 0, 'kept' => 0, 'end' => $zone->day(LocalDay::fromString($row->date))->end];
+            $day->keys += $row->key;
+            $day->kept += $row->key && $row->done_at !== null && Moments::stored($row->done_at) < $day->end ? 1 : 0;
+        }
+
+        return array_values($days);
+    }
+
     /** @return array{list<string>, list<array{name: string, weeks: list<array{int, int}|null>}>} weeks, and of each habit and of the steps how many of how many */
     private function habits(User $user, Period $period, CarbonImmutable $now): array
     {
@@ -213,16 +238,17 @@ final readonly class LedgerScreen
             return [[], []];
         }
         $zone = Zones::named($user->zone);
+        $minute = Moments::minute($now);
         $table = [];
         foreach (DB::table('tasks')->join('habits', 'habits.id', 'tasks.habit_id')->where('habits.user_id', $user->id)->whereBetween('occurs_on', [$weeks[0]->asString(), end($weeks)->plusDays(6)->asString()])->groupBy('habits.id', 'habits.title', 'occurs_on')->orderBy('habits.position')->get(['habits.title', 'occurs_on', DB::raw('count(*) as times'), DB::raw('count(tasks.done_at) as done')]) as $row) {
             $table[$row->title][$this->week($weeks, $row->occurs_on)] = [(int) $row->done, (int) $row->times];
         }
-        $steps = DB::table('goal_steps')->join('tasks', 'tasks.id', 'goal_steps.task_id')->where('goal_steps.user_id', $user->id)->whereBetween('week_on', [$weeks[0]->asString(), end($weeks)->plusDays(6)->asString()])->get(['week_on', 'done_at']);
+        $steps = GoalSteps::judged(DB::table('goal_steps')->join('tasks', 'tasks.id', 'goal_steps.task_id')->where('goal_steps.user_id', $user->id)->whereBetween('week_on', [$weeks[0]->asString(), end($weeks)->plusDays(6)->asString()]))->get(['week_on', 'done_at']);
         foreach ($steps as $row) {
             $week = $this->week($weeks, $row->week_on);
             $was = $table[__('ledger.steps')][$week] ?? [0, 0];
-            $isKept = $row->done_at !== null && Moments::stored($row->done_at) < $zone->at(LocalDay::fromString($row->week_on)->plusDays(7), 0);
-            $table[__('ledger.steps')][$week] = [$was[0] + ($isKept ? 1 : 0), $was[1] + 1];
+            $kept = Kept::of($row->done_at === null ? null : Moments::stored($row->done_at), $zone->at(LocalDay::fromString($row->week_on)->plusDays(7), 0), $minute);
+            $table[__('ledger.steps')][$week] = [$was[0] + ($kept === Kept::Kept ? 1 : 0), $was[1] + 1];
         }
         $dates = Dates::of($user);
 
@@ -235,16 +261,18 @@ final readonly class LedgerScreen
         return max(0, min(count($weeks) - 1, intdiv(LocalDay::fromString($date)->number - $weeks[0]->number, 7)));
     }
 
-    /**
-     * @param  array{kept: int, all: int, closed: int, days: int}  $promises
-     * @param  list<array{name: string, weeks: list<array{int, int}|null>}>  $habits
-     */
-    private function well(array $promises, array $habits): ?string
+    /** @param  array{kept: int, all: int, closed: int, days: int}  $promises */
+    private function well(User $user, Spent $spent, Period $period, array $promises): ?string
     {
+        [$from, $until] = $spent->span($period);
+        $done = DB::table('tasks')->where('tasks.user_id', $user->id)->where('tasks.done_at', '>=', $from)->where('tasks.done_at', '<', $until);
+        $habits = (clone $done)->join('habits', 'habits.id', 'tasks.habit_id')->groupBy('habits.title')->orderByRaw('min(habits.position)')->selectRaw('habits.title, count(*) as times')->pluck('times', 'title')->all();
+        $steps = $done->whereExists(static fn (Builder $one): Builder => $one->from('goal_steps')->whereColumn('goal_steps.task_id', 'tasks.id'))->count();
         $said = array_filter([
             $promises['closed'] > 0 ? trans_choice('ledger.well.closed', $promises['closed'], ['days' => $promises['days']]) : '',
             $promises['kept'] > 0 ? trans_choice('ledger.well.kept', $promises['kept'], ['all' => $promises['all']]) : '',
-            ...array_map(static fn (array $row): string => ($done = array_sum(array_column(array_filter($row['weeks']), 0))) > 0 ? __('ledger.well.habit', ['name' => $row['name'], 'done' => $done]) : '', $habits),
+            ...array_map(static fn (string $name, int $times): string => trans_choice('ledger.well.habit', $times, ['name' => $name]), array_keys($habits), $habits),
+            $steps > 0 ? trans_choice('ledger.well.steps', $steps) : '',
         ]);
 
         return $said === [] ? null : implode(', ', $said).'.';
