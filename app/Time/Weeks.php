@@ -13,6 +13,6 @@ final class Weeks
     /** The first day of the week that a day lies in. */
     public static function first(User $user, LocalDay $day): LocalDay
     {
-        return $day->plusDays(-(($day->weekday() - $user->week_starts + 7) % 7));
+        return $day->backTo($user->week_starts);
     }
 }

@@ -18,7 +18,7 @@ final readonly class Period
     /** @param  int  $weekStarts  1 Monday to 7 Sunday */
     public static function week(LocalDay $day, int $weekStarts = 1, int $back = 0): self
     {
-        $first = $day->plusDays(-(($day->weekday() - $weekStarts + 7) % 7) - 7 * $back);
+        $first = $day->backTo($weekStarts)->plusDays(-7 * $back);
 
         return new self($first, $first->plusDays(6));
     }

@@ -32,6 +32,16 @@ final readonly class LocalDay
         return new self($this->number + $days);
     }
 
+    /**
+     * The last such day of the week up to this one: of weeks that begin on it, the first day of this one's.
+     *
+     * @param  int  $weekday  1 Monday to 7 Sunday
+     */
+    public function backTo(int $weekday): self
+    {
+        return $this->plusDays(-(($this->weekday() - $weekday + 7) % 7));
+    }
+
     /** 1 Monday to 7 Sunday. */
     public function weekday(): int
     {

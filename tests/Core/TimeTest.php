@@ -36,6 +36,18 @@ final class TimeTest extends TestCase
     }
 
     #[Test]
+    public function a_week_begins_on_the_last_such_day_whichever_it_is(): void
+    {
+        for ($number = LocalDay::of(2025, 12, 20)->number; $number < LocalDay::of(2026, 1, 12)->number; $number++) {
+            for ($weekday = 1; $weekday <= 7; $weekday++) {
+                $first = (new LocalDay($number))->backTo($weekday);
+                self::assertSame($weekday, $first->weekday());
+                self::assertContains($number - $first->number, range(0, 6));
+            }
+        }
+    }
+
+    #[Test]
     public function days_know_their_weekday_over_a_year_end(): void
     {
         self::assertSame('thu', LocalDay::of(2026, 12, 31)->weekdayKey());

@@ -7,8 +7,8 @@ namespace App\Screens\Settings;
 use App\Rows\Desk;
 use App\Rows\WorkTimeLoader;
 use App\Screens\Keys;
+use App\Time\Weeks;
 use App\Wording\Dates;
-use Nekto\Core\Time\LocalDay;
 
 /** The settings, a section at a time, each rule with what it does today. */
 final readonly class SettingsScreen
@@ -35,7 +35,7 @@ final readonly class SettingsScreen
         };
 
         return new SettingsPage($user, $section, $says, $hours, match ($section) {
-            SettingsSection::Hours => ['week' => $hours?->set === null ? null : WeekSum::of($this->times->load($user, $this->weekOf($this->desk->today(), $user->week_starts), 7), $hours->set->id)],
+            SettingsSection::Hours => ['week' => $hours?->set === null ? null : WeekSum::of($this->times->load($user, Weeks::first($user, $this->desk->today()), 7), $hours->set->id)],
             SettingsSection::Rules => ['week' => null, 'routines' => $user->routines()->get()],
             SettingsSection::Areas => [
                 'areas' => $user->areas()->get(), 'sets' => $user->hoursSets()->get(), 'contexts' => $user->contexts()->get(), 'groups' => $user->calendarGroups()->get(), 'calendars' => $user->calendars()->kept()->get(['id', 'user_id', 'name', 'group_id']),
@@ -45,11 +45,5 @@ final readonly class SettingsScreen
             SettingsSection::Keys => ['keys' => Keys::all()],
             default => [],
         });
-    }
-
-    /** The first day of the person's week in which a day is. */
-    private function weekOf(LocalDay $day, int $starts): LocalDay
-    {
-        return $day->plusDays(-(($day->weekday() - $starts + 7) % 7));
     }
 }

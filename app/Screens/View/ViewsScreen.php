@@ -12,6 +12,7 @@ use App\Models\Task;
 use App\Models\User;
 use App\Rows\Desk;
 use App\Time\Moments;
+use App\Time\Weeks;
 
 /** All views of a person: each with its sentence, how many it finds, their hours, and the first of them. */
 final readonly class ViewsScreen
@@ -54,7 +55,7 @@ final readonly class ViewsScreen
     private function openThisWeek(User $user): int
     {
         $today = $this->desk->today();
-        $last = $today->plusDays(6 - ($today->weekday() - $user->week_starts + 7) % 7);
+        $last = Weeks::first($user, $today)->plusDays(6);
         $time = $this->desk->time();
         $set = $time->sets->first();
 

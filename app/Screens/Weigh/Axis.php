@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Screens\Weigh;
 
 use App\Rows\WorkTime;
+use App\Time\Weeks;
 use Nekto\Core\Time\LocalDay;
 
 /** The field's axis of time left: late, today, this week, the next two weeks, later, no date. Shares of its width. */
@@ -23,7 +24,7 @@ final readonly class Axis
     public static function of(LocalDay $today, WorkTime $time, ?string $zoom): self
     {
         $widths = self::WIDTHS;
-        $left = 6 - ($today->weekday() - $time->user->week_starts + 7) % 7; // days of the person's week that are still to come
+        $left = Weeks::first($time->user, $today)->number + 6 - $today->number; // days of the person's week that are still to come
         if ($left === 0) {
             $widths = ['week' => 0.0, 'fortnight' => $widths['fortnight'] + $widths['week']] + $widths;
         }

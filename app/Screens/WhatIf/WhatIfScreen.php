@@ -134,7 +134,7 @@ final readonly class WhatIfScreen
         $days = [];
         if ($likely !== null) {
             $before = new LocalDay($likely - 1);
-            $friday = $before->plusDays(-(($before->weekday() - 5 + 7) % 7));
+            $friday = $before->backTo(5);
             foreach ([$friday->number - 7, $friday->number] as $number) {
                 $number > $this->desk->today()->number && $days[$number] = '';
             }

@@ -29,7 +29,7 @@ final readonly class HabitTasks
         $today = $problem->zone->dayOf($problem->first)->number;
         $last = $problem->zone->dayOf($problem->end - 1)->number;
         foreach ($problem->habits as $habit) {
-            for ($first = $today - ((new LocalDay($today))->weekday() - $habit->weekStarts + 7) % 7; $first <= $last; $first += 7) {
+            for ($first = (new LocalDay($today))->backTo($habit->weekStarts)->number; $first <= $last; $first += 7) {
                 $days = self::openDays($problem, $habit, max($first, $today, $habit->from ?? $first), min($first + 6, $last, $habit->until ?? $last));
                 foreach (self::inWeek($habit, $first, $days) as $id => $time) {
                     $times[$id] = $time;
