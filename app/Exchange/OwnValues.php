@@ -167,7 +167,7 @@ final class OwnValues
             'slips' => (object) array_map(static fn (mixed $one): string => mb_substr(is_string($one) ? $one : '', 0, 300), $value),
             'question' => Question::of($value)->asArray(),
             'reasons' => self::reasons($value),
-            'account' => $kind === 'closed' ? self::account($value) : $value,
+            'account' => $kind === 'cycle' || $kind === 'review' ? KeptAccount::of($kind, $value) : self::account($value),
             'caught' => (object) array_filter($value, is_int(...)),
             'kept' => array_values(array_filter($value, is_int(...))),
             default => $value,

@@ -100,6 +100,27 @@ final class OwnFormatTest extends FeatureTestCase
 
     /** A new column is written, or it is said that it is not. */
     #[Test]
+    public function an_account_of_a_cycle_or_a_review_that_is_none_breaks_no_page(): void
+    {
+        $user = $this->person('odd@example.org');
+        $odd = [['x' => 1], ['span' => [], 'kept' => '1', 'judged' => 0, 'goals' => 'none'], ['span' => 'A', 'kept' => 1, 'judged' => 2, 'goals' => [['id' => 1]]], ['promised' => 'much', 'keys' => 3]];
+        $lines = ['{"is":"nekto","version":1}'];
+        foreach ($odd as $i => $account) {
+            $lines[] = (string) json_encode(['is' => 'cycle', 'begins_on' => '2025-0'.($i + 1).'-06', 'weeks' => 4, 'closed_at' => '2026-01-05 10:00:00', 'account' => $account]);
+            $lines[] = (string) json_encode(['is' => 'review', 'week_on' => ['2026-01-05', '2026-01-12', '2026-01-19', '2026-01-26'][$i], 'step' => 7, 'begun_at' => '2026-01-09 17:00:00', 'closed_at' => '2026-01-09 17:20:00', 'account' => $account]);
+        }
+        $this->taken($user, implode("\n", $lines)."\n");
+
+        self::assertSame([4, 4], [$user->cycles()->count(), $user->reviews()->count()]);
+        foreach ($user->cycles()->get() as $cycle) {
+            $this->actingAs($user)->get("/cycles/{$cycle->id}")->assertOk();
+        }
+        foreach ($user->reviews()->get() as $review) {
+            $this->actingAs($user)->get("/review/{$review->week_on}?all=1")->assertOk();
+        }
+    }
+
+    #[Test]
     public function every_column_is_written_or_named_as_left_out(): void
     {
         foreach (OwnFormat::TABLES as $kind => $table) {
