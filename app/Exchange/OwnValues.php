@@ -8,6 +8,7 @@ use App\Find\Question;
 use App\Models\Area;
 use App\Models\BlockState;
 use App\Models\EstimateUse;
+use App\Models\GoalStep;
 use App\Models\MovedBy;
 use App\Models\Report;
 use App\Models\TaskStage;
@@ -114,7 +115,7 @@ final class OwnValues
             'days_off' => in_array($value, ['keep', 'skip', 'shift'], true),
             'how' => in_array($value, ['proposal', 'laid_out', 'hours'], true),
             'days' => preg_match('/^(?:'.implode('|', WeeklyHours::WEEKDAYS).')(?:,(?:'.implode('|', WeeklyHours::WEEKDAYS).'))*$/D', $value) === 1,
-            'fate' => in_array($value, ['over', 'let_go'], true),
+            'fate' => in_array($value, [GoalStep::OVER, GoalStep::LET_GO], true),
             'moved_by' => MovedBy::tryFrom($value) !== null,
             'scope' => in_array($value, Report::SCOPES, true),
             'sections' => $value !== '' && array_diff(explode(',', $value), Report::SECTIONS) === [],

@@ -78,7 +78,7 @@ final readonly class HabitEdit
     /** Of what is open this week the one that lies earliest, or else the oldest. */
     private function next(Habit $habit, LocalDay $today): ?Task
     {
-        return $habit->tasks()->whereNull('done_at')->whereBetween('occurs_on', [$today->plusDays(-6)->asString(), $today->asString()])
+        return $habit->timesAround($today)->whereNull('done_at')
             ->reorder()->orderByRaw('(select min(starts_at) from blocks where blocks.task_id = tasks.id and state = ?) is null, (select min(starts_at) from blocks where blocks.task_id = tasks.id and state = ?), id', ['planned', 'planned'])->first();
     }
 

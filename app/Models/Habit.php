@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Nekto\Core\Time\LocalDay;
 
 /**
  * Something done so many times a week, at most once a day. Each of its times is a task of its week.
@@ -53,6 +54,12 @@ final class Habit extends Model
     public function tasks(): HasMany
     {
         return $this->hasMany(Task::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Task, $this> its times of the week that a day lies in: seven days hold the beginning of just one */
+    public function timesAround(LocalDay $day): HasMany
+    {
+        return $this->tasks()->whereBetween('occurs_on', [$day->plusDays(-6)->asString(), $day->asString()]);
     }
 
     /** The set of hours it is done in: its own, or its area's. */

@@ -48,8 +48,7 @@ final readonly class HabitController
         if (! $isOne) {
             return back()->with('status', __('goals.habit.all_done', ['title' => $habit->title]));
         }
-        $today = Moments::today($habit->user, $now);
-        $week = $habit->tasks()->whereBetween('occurs_on', [$today->plusDays(-6)->asString(), $today->asString()]);
+        $week = $habit->timesAround(Moments::today($habit->user, $now));
 
         return back()->with($this->said->about($revision, __('goals.habit.done', ['title' => $habit->title, 'done' => (clone $week)->whereNotNull('done_at')->count(), 'times' => $week->count()])));
     }

@@ -17,12 +17,13 @@ use Illuminate\Validation\Validator;
 /** A goal's form, whole or a part of it; a new one needs a name and a target. A fourth one is questioned. */
 final class GoalRequest extends FormRequest
 {
+    use TypedNumber;
+
     private const MOST = 1_000_000;
 
-    /** A comma is a point here. */
     protected function prepareForValidation(): void
     {
-        is_string($this->input('target')) && $this->merge(['target' => str_replace([',', ' ', "\u{a0}"], ['.', '', ''], trim($this->input('target')))]);
+        $this->readNumber('target');
     }
 
     /** @return array<string, list<mixed>> */

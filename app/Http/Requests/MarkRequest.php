@@ -9,10 +9,11 @@ use Illuminate\Foundation\Http\FormRequest;
 /** Where a measure stands, said by hand. */
 final class MarkRequest extends FormRequest
 {
-    /** A comma is a point here. */
+    use TypedNumber;
+
     protected function prepareForValidation(): void
     {
-        is_string($this->input('value')) && $this->merge(['value' => str_replace([',', ' '], ['.', ''], trim($this->input('value')))]);
+        $this->readNumber('value');
     }
 
     /** @return array<string, list<mixed>> */
