@@ -134,3 +134,18 @@ test('what opens on a phone lies within its window', async ({ page }) => {
         }
     }
 })
+
+test('a word of a step is refused where it is understood, and what is seen stays within a phone', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 })
+    await page.goto('/goals')
+    const step = page.locator('.step-new').first()
+    await step.locator('input[name=lines]').fill('Index words by friday, 20 min')
+    await expect(step.locator('.gloss')).toHaveText(['due Fri 13', 'estimate'])
+    const box = await step.locator('.catch-panel').boundingBox()
+    expect(box.x + box.width).toBeLessThanOrEqual(390)
+    await step.locator('.gloss').first().focus()
+    await page.keyboard.press('Escape')
+    await expect(step.locator('.gloss')).toHaveText(['estimate'])
+    await step.locator('input[name=lines]').press('Enter')
+    await expect(page.locator('#said')).toContainText('Index words by friday is a step of Catalogue to print')
+})
